@@ -1,0 +1,22 @@
+# Warnings and sanitizers for every target of ours, and the one way to make a core library.
+add_library(dynamet_warnings INTERFACE)
+target_compile_options(dynamet_warnings INTERFACE -Wall -Wextra -Wpedantic -Wconversion -Wshadow
+  $<$<BOOL:${DYNAMET_WERROR}>:-Werror>)
+if(DYNAMET_SANITIZE)
+  add_compile_options(-fsanitize=address,undefined -fno-omit-frame-pointer -fno-sanitize-recover=undefined)
+  add_link_options(-fsanitize=address,undefined)
+endif()
+
+# dynamet_library(NAME folder SOURCES a.cpp … LINKS public… PRIVATE_LINKS …): one folder, one library,
+# which sees the folders it links and no other.
+function(dynamet_library folder)
+  cmake_parse_arguments(ARG "" "" "SOURCES;LINKS;PRIVATE_LINKS" ${ARGN})
+  set(target dynamet_${folder})
+  add_library(${target} STATIC ${ARG_SOURCES})
+  # Headers are reached through a link that holds this folder only, so an unlinked folder is not seen.
+  set(view ${CMAKE_BINARY_DIR}/include/${folder})
+  file(MAKE_DIRECTORY ${view})
+  file(CREATE_LINK ${CMAKE_CURRENT_SOURCE_DIR} ${view}/${folder} SYMBOLIC)
+  target_include_directories(${target} PUBLIC ${view})
+  target_link_libraries(${target} PUBLIC ${ARG_LINKS} PRIVATE dynamet_warnings ${ARG_PRIVATE_LINKS})
+endfunction()

@@ -1,0 +1,18 @@
+# dynamet_embed(target FILE NAME): the text of a shipped table as `std::string_view dynamet::data::NAME`.
+function(dynamet_embed target file name)
+  set(out ${CMAKE_CURRENT_BINARY_DIR}/embedded_${name}.cpp)
+  set_property(DIRECTORY APPEND PROPERTY CMAKE_CONFIGURE_DEPENDS ${file})
+  file(READ ${file} text)
+  # A compiler takes string literals of 64 kB; cut the text into pieces that are joined again.
+  string(LENGTH "${text}" length)
+  set(pieces "")
+  set(at 0)
+  while(at LESS length)
+    string(SUBSTRING "${text}" ${at} 12000 piece)
+    string(APPEND pieces "R\"~~~(${piece})~~~\"\n")
+    math(EXPR at "${at} + 12000")
+  endwhile()
+  file(CONFIGURE OUTPUT ${out} CONTENT
+    "#include <string_view>\nnamespace dynamet::data { extern const std::string_view ${name}; const std::string_view ${name} = \n@pieces@; }\n" @ONLY)
+  target_sources(${target} PRIVATE ${out})
+endfunction()

@@ -1,0 +1,102 @@
+#include "heat/boundary.h"
+
+#include "quantity/water.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace dynamet::heat {
+namespace {
+
+constexpr double kLeastEvaporated = 1e-3; // kg/m², keeps the drying law finite at the start
+constexpr double kThermostatBandK = 4;
+
+void addRadiation(FaceFlux& out, const Radiator& radiator, double surfaceK, double timeS) {
+    const double source = radiator.kelvin.at(timeS);
+    const double factor = radiator.view * kStefanBoltzmann;
+    const double s2 = surfaceK * surfaceK, r2 = source * source;
+    out.dryFlux += factor * (r2 * r2 - s2 * s2);
+    out.dryCoefficient += 4 * factor * s2 * surfaceK;
+}
+
+/// ṁ = min(ṁ_wet, 2 W0² D / (π E)): docs/physics.md, drying-law form.
+void addEvaporation(FaceFlux& out, const FaceBoundary& face, const Vapour& vapour,
+                    const FaceMoisture& moisture, double surfaceK) {
+    if (!face.vapourPa || !face.air || moisture.water0 <= 0 || moisture.evaporated >= moisture.most)
+        return;
+    const Vapour::Wet wet = vapour.wet(surfaceK, *face.vapourPa);
+    double mass = face.air->h * wet.mass, slope = face.air->h * wet.slope;
+    const double limit = 2 * moisture.water0 * moisture.water0 * moisture.supply *
+                         vapour.diffusivity(surfaceK) /
+                         (std::numbers::pi * std::max(moisture.evaporated, kLeastEvaporated));
+    if (mass > limit) {
+        mass = limit;
+        slope = 0;
+    }
+    out.evaporation = mass;
+    out.flux -= mass * wet.latent;
+    out.slope -= slope * wet.latent;
+}
+
+} // namespace
+
+TimeCurve::TimeCurve(std::vector<std::pair<double, double>> points) : points_(std::move(points)) {
+    if (points_.size() == 1) {
+        constant_ = points_.front().second;
+        points_.clear();
+    }
+}
+
+double TimeCurve::interpolated(double timeS) const {
+    if (timeS <= points_.front().first)
+        return points_.front().second;
+    if (timeS >= points_.back().first)
+        return points_.back().second;
+    const auto high = std::upper_bound(points_.begin(), points_.end(), timeS,
+                                       [](double t, const auto& p) { return t < p.first; });
+    const auto low = high - 1;
+    const double share = (timeS - low->first) / (high->first - low->first);
+    return low->second + share * (high->second - low->second);
+}
+
+void TimeCurve::kinks(std::vector<double>& out) const {
+    for (const auto& point : points_)
+        out.push_back(point.first);
+}
+
+FaceFlux fluxInto(const FaceBoundary& face, const Vapour& vapour, const FaceMoisture& moisture,
+                  double surfaceK, double timeS) {
+    FaceFlux out;
+    if (face.air) {
+        out.dryFlux += face.air->h * (face.air->airK.at(timeS) - surfaceK);
+        out.dryCoefficient += face.air->h;
+    }
+    for (const Radiator& radiator : face.radiators)
+        addRadiation(out, radiator, surfaceK, timeS);
+    out.flux = out.dryFlux + face.flux;
+    out.slope = -out.dryCoefficient;
+    if (face.plate) {
+        out.flux += face.plate->contact * (face.plate->kelvin.at(timeS) - surfaceK);
+        out.slope -= face.plate->contact;
+    }
+    if (face.liquid) {
+        out.flux += face.liquid->h * (face.liquid->kelvin.at(timeS) - surfaceK);
+        out.slope -= face.liquid->h;
+    }
+    addEvaporation(out, face, vapour, moisture, surfaceK);
+    return out;
+}
+
+std::pair<double, double> burnerOf(const LumpedPlate& plate, double plateK) {
+    if (!plate.setK)
+        return {plate.burnerFlux, 0};
+    const double share = (*plate.setK + kThermostatBandK / 2 - plateK) / kThermostatBandK;
+    if (share >= 1)
+        return {plate.burnerFlux, 0};
+    if (share <= 0)
+        return {0, 0};
+    return {plate.burnerFlux * share, -plate.burnerFlux / kThermostatBandK};
+}
+
+} // namespace dynamet::heat

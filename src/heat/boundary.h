@@ -1,0 +1,99 @@
+#pragma once
+
+#include "heat/vapour.h"
+
+#include <optional>
+#include <utility>
+#include <vector>
+
+namespace dynamet::heat {
+
+/// A number that may change in time: linear between points, held outside. t from the start of the
+/// case, s.
+class TimeCurve {
+  public:
+    TimeCurve() = default;
+    TimeCurve(double constant) : constant_(constant) {} // NOLINT: a number is a curve
+    explicit TimeCurve(std::vector<std::pair<double, double>> points);
+    double at(double timeS) const { return points_.empty() ? constant_ : interpolated(timeS); }
+    /// Times of the kinks, at which the solver starts anew.
+    void kinks(std::vector<double>& out) const;
+    bool operator==(const TimeCurve&) const = default;
+
+  private:
+    double interpolated(double timeS) const;
+    double constant_ = 0;
+    std::vector<std::pair<double, double>> points_;
+};
+
+struct Convection {
+    TimeCurve airK;
+    double h = 0; ///< W/m²K
+    bool operator==(const Convection&) const = default;
+};
+struct Radiator {
+    TimeCurve kelvin;
+    double view = 0; ///< view factor × emissivity of the food
+    bool operator==(const Radiator&) const = default;
+};
+/// A plate that keeps its temperature.
+struct FixedPlate {
+    TimeCurve kelvin;
+    double contact = 0; ///< W/m²K
+    bool operator==(const FixedPlate&) const = default;
+};
+/// A plate that dips and recovers: r C dTp/dt = r (burner − loss (Tp − Tamb)) − contact (Tp − Ts);
+/// per food area, r = plate area / food area. With `setK` a thermostat gives the burner's flux only
+/// below it (proportional band 4 K).
+struct LumpedPlate {
+    double startK = 0;
+    double contact = 0;
+    double heatCapacity = 0; ///< J/m²K
+    double burnerFlux = 0;   ///< W/m²
+    double loss = 0;         ///< W/m²K
+    double ambientK = 293.15;
+    double areaRatio = 1;
+    std::optional<double> setK;
+    bool operator==(const LumpedPlate&) const = default;
+};
+struct Liquid {
+    TimeCurve kelvin;
+    double h = 0;
+    bool operator==(const Liquid&) const = default;
+};
+
+/// What one face of the appliance does to the food; everything present adds up. Nothing = insulated.
+struct FaceBoundary {
+    std::optional<Convection> air;
+    std::vector<Radiator> radiators;
+    std::optional<FixedPlate> plate;
+    std::optional<LumpedPlate> lumpedPlate;
+    std::optional<Liquid> liquid;
+    double flux = 0;                ///< W/m²
+    std::optional<double> vapourPa; ///< with it a wet face evaporates (needs air)
+    bool operator==(const FaceBoundary&) const = default;
+};
+
+/// The moisture of a face under the drying law.
+struct FaceMoisture {
+    double water0 = 0;        ///< kg/m³ in the food; 0 = nothing evaporates
+    double evaporated = 0;    ///< kg/m² so far
+    double most = 0;          ///< kg/m² that the face can give
+    double supply = 1;        ///< factor on the diffusivity (an uncertain input)
+};
+
+/// Flux into the food without a lumped plate, W/m², with its derivative by the face's temperature.
+struct FaceFlux {
+    double flux = 0;
+    double slope = 0;
+    double evaporation = 0;    ///< kg/m²s
+    double dryFlux = 0;        ///< convective and radiant part, W/m²
+    double dryCoefficient = 0; ///< W/m²K
+};
+FaceFlux fluxInto(const FaceBoundary& face, const Vapour& vapour, const FaceMoisture& moisture,
+                  double surfaceK, double timeS);
+
+/// What a lumped plate's burner gives at its temperature, W/m², and the slope of that.
+std::pair<double, double> burnerOf(const LumpedPlate& plate, double plateK);
+
+} // namespace dynamet::heat

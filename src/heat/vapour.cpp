@@ -1,0 +1,54 @@
+#include "heat/vapour.h"
+
+#include "quantity/water.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace dynamet::heat {
+namespace {
+
+constexpr double kLowK = 253.15, kStepK = 0.25;
+constexpr int kRows = 521; // to 110 °C
+constexpr double kLewis = 0.622 / (1010.0 * 0.9);
+
+double diffusivityAt(double kelvin) {
+    const double held = std::min(kelvin, kZeroCelsiusK + 100);
+    return 1e-9 * std::exp(-45000.0 / 8.314 * (1 / held - 1 / (kZeroCelsiusK + 55)));
+}
+
+} // namespace
+
+Vapour::Vapour(double pressurePa)
+    : pressure_(pressurePa), boilingK_(boilingPoint(pressurePa).kelvin()),
+      latentAtBoiling_(latentHeatJPerKg(boilingPoint(pressurePa))) {
+    rows_.reserve(kRows);
+    for (int i = 0; i < kRows; ++i) {
+        const Temperature t = Temperature::kelvin(kLowK + kStepK * i);
+        rows_.push_back({saturationPressurePa(t), latentHeatJPerKg(t), diffusivityAt(t.kelvin())});
+    }
+}
+
+Vapour::Wet Vapour::wet(double surfaceK, double vapourPa) const {
+    const double place = std::clamp((surfaceK - kLowK) / kStepK, 0.0, kRows - 1.001);
+    const auto i = static_cast<std::size_t>(place);
+    const double share = place - static_cast<double>(i);
+    const Row &a = rows_[i], &b = rows_[i + 1];
+    double saturation = a.saturation + share * (b.saturation - a.saturation);
+    double rise = (b.saturation - a.saturation) / kStepK;
+    if (saturation > 0.98 * pressure_) {
+        saturation = 0.98 * pressure_;
+        rise = 0;
+    }
+    return {kLewis * std::log((pressure_ - vapourPa) / (pressure_ - saturation)),
+            kLewis * rise / (pressure_ - saturation), a.latent + share * (b.latent - a.latent)};
+}
+
+double Vapour::diffusivity(double surfaceK) const {
+    const double place = std::clamp((surfaceK - kLowK) / kStepK, 0.0, kRows - 1.001);
+    const auto i = static_cast<std::size_t>(place);
+    const double share = place - static_cast<double>(i);
+    return rows_[i].diffusivity + share * (rows_[i + 1].diffusivity - rows_[i].diffusivity);
+}
+
+} // namespace dynamet::heat

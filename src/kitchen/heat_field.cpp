@@ -1,0 +1,98 @@
+#include "kitchen/heat_field.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+namespace dynamet::kitchen {
+namespace {
+
+constexpr std::array<const char*, 4> kFaces{"all", "top", "bottom", "side"};
+constexpr std::array<const char*, 16> kTerms{
+    "air_K",       "h_air_W_m2K",   "vapour_Pa",  "radiant_K", "view",
+    "radiant2_K",  "view2",         "plate_K",    "contact_W_m2K",
+    "plate_heat_capacity_J_m2K",    "plate_flux_W_m2",         "plate_loss_W_m2K",
+    "plate_set_K", "liquid_K",      "h_liquid_W_m2K",          "power_W"};
+
+} // namespace
+
+const char* word(Provenance provenance) {
+    switch (provenance) {
+    case Provenance::measured: return "measured";
+    case Provenance::interpolated: return "interpolated";
+    case Provenance::assumed: return "assumed";
+    }
+    return "assumed";
+}
+
+std::string word(const FieldKey& key) {
+    return std::string(kFaces[static_cast<std::size_t>(key.face)]) + "." +
+           kTerms[static_cast<std::size_t>(key.term)];
+}
+
+std::optional<FieldKey> fieldKey(const std::string& text) {
+    for (std::size_t f = 0; f < kFaces.size(); ++f)
+        for (std::size_t t = 0; t < kTerms.size(); ++t) {
+            const FieldKey key{static_cast<Face>(f), static_cast<Term>(t)};
+            if (word(key) == text)
+                return key;
+        }
+    return std::nullopt;
+}
+
+bool isTemperature(Term term) {
+    return term == Term::air || term == Term::radiant || term == Term::radiant2 ||
+           term == Term::plate || term == Term::plateSet || term == Term::liquid;
+}
+
+const FieldNumber* find(const HeatField& field, FieldKey key) {
+    const auto at = std::lower_bound(field.numbers.begin(), field.numbers.end(), key,
+                                     [](const FieldNumber& n, FieldKey k) { return n.key < k; });
+    return at != field.numbers.end() && at->key == key ? &*at : nullptr;
+}
+
+const FieldNumber* seenBy(const HeatField& field, Face face, Term term) {
+    const FieldNumber* own = find(field, {face, term});
+    return own ? own : find(field, {Face::all, term});
+}
+
+void put(HeatField& field, const FieldNumber& number) {
+    const auto at =
+        std::lower_bound(field.numbers.begin(), field.numbers.end(), number.key,
+                         [](const FieldNumber& n, FieldKey k) { return n.key < k; });
+    if (at != field.numbers.end() && at->key == number.key)
+        *at = number;
+    else
+        field.numbers.insert(at, number);
+}
+
+double covarianceOf(const HeatField& field, FieldKey a, FieldKey b) {
+    if (a == b) {
+        const FieldNumber* number = find(field, a);
+        return number ? number->u * number->u : 0;
+    }
+    for (const FieldCovariance& c : field.covariances)
+        if ((c.a == a && c.b == b) || (c.a == b && c.b == a))
+            return c.covariance;
+    return 0;
+}
+
+Representative representative(const HeatField& field, double ambientK) {
+    if (const FieldNumber* liquid = seenBy(field, Face::top, Term::liquid))
+        return {liquid->value, liquid->u, liquid->provenance};
+    const FieldNumber* set = seenBy(field, Face::bottom, Term::plateSet);
+    if (set)
+        return {set->value, set->u, set->provenance};
+    const FieldNumber* flux = seenBy(field, Face::bottom, Term::plateFlux);
+    const FieldNumber* loss = seenBy(field, Face::bottom, Term::plateLoss);
+    if (flux && loss && loss->value > 0) {
+        const double rise = flux->value / loss->value;
+        const double relative = std::hypot(flux->u / std::max(flux->value, 1e-9), loss->u / loss->value);
+        return {ambientK + rise, rise * relative, flux->provenance};
+    }
+    if (const FieldNumber* air = seenBy(field, Face::top, Term::air))
+        return {air->value, air->u, air->provenance};
+    return {ambientK, 0, Provenance::assumed};
+}
+
+} // namespace dynamet::kitchen

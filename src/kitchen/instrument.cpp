@@ -1,0 +1,41 @@
+#include "kitchen/instrument.h"
+
+#include <cmath>
+
+namespace dynamet::kitchen {
+
+const char* word(InstrumentKind kind) {
+    switch (kind) {
+    case InstrumentKind::probe: return "probe";
+    case InstrumentKind::infrared: return "infrared";
+    case InstrumentKind::builtInDial: return "built_in_dial";
+    case InstrumentKind::scale: return "scale";
+    case InstrumentKind::energyMeter: return "energy_meter";
+    case InstrumentKind::gasMeter: return "gas_meter";
+    case InstrumentKind::clock: return "clock";
+    }
+    return "probe";
+}
+
+std::optional<Calibration> calibrationAt(const Instrument& instrument, std::int64_t timeMs) {
+    std::optional<Calibration> best;
+    for (const Calibration& c : instrument.calibrations)
+        if (c.validFromMs <= timeMs && (!best || c.validFromMs > best->validFromMs))
+            best = c;
+    return best;
+}
+
+double readingUncertainty(const Instrument& instrument, std::int64_t timeMs) {
+    const auto calibration = calibrationAt(instrument, timeMs);
+    const double base = calibration ? calibration->u : instrument.accuracy / std::sqrt(3.0);
+    const double step = instrument.resolution / std::sqrt(12.0);
+    return std::sqrt(base * base + step * step);
+}
+
+bool atLimit(const Instrument& instrument, double reading) {
+    const double slack = instrument.resolution / 2;
+    return (instrument.highLimit && reading >= *instrument.highLimit - slack) ||
+           (instrument.lowLimit && reading <= *instrument.lowLimit + slack);
+}
+
+} // namespace dynamet::kitchen

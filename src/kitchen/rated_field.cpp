@@ -1,0 +1,219 @@
+#include "kitchen/rated_field.h"
+
+#include "kitchen/superposition.h"
+#include "kitchen/typical_table.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::kitchen {
+namespace {
+
+/// Fallback for "one gap" when a single setting was measured: this share of the control's range.
+constexpr double kLoneGapShare = 0.2;
+
+struct Support {
+    double dial = 0;
+    double offset = 0; ///< measured − typical, or ln(measured / typical)
+    double u = 0;      ///< of the offset
+    const RatedNumber* source = nullptr;
+};
+
+struct Offset {
+    double value = 0;
+    double u = 0;
+    Provenance provenance = Provenance::assumed;
+    const RatedNumber* source = nullptr;
+    std::string from;
+};
+
+double dialOf(const Appliance& a, const Setting& s, std::size_t& control) {
+    return alongDial(a.controls, s, control).value_or(0);
+}
+
+/// Equal but for the control along which we interpolate and the preheat, which is the cook's.
+bool sameElsewhere(const Appliance& a, const Setting& x, const Setting& y, std::size_t dialControl,
+                   bool hasDial) {
+    for (std::size_t i = 0; i < a.controls.size(); ++i) {
+        if ((hasDial && i == dialControl) || a.controls[i].kind == ControlKind::preheat)
+            continue;
+        if (x.values[i] != y.values[i])
+            return false;
+    }
+    return true;
+}
+
+Offset between(const Support& low, const Support& high, double dial, double uTypical) {
+    const double w2 = (dial - low.dial) / (high.dial - low.dial), w1 = 1 - w2;
+    Offset out;
+    out.value = w1 * low.offset + w2 * high.offset;
+    out.u = std::sqrt(w1 * w1 * low.u * low.u + w2 * w2 * high.u * high.u +
+                      std::pow(0.5 * uTypical * 4 * w1 * w2, 2));
+    out.provenance = Provenance::interpolated;
+    out.source = w1 > w2 ? low.source : high.source;
+    return out;
+}
+
+Offset beyond(const Support& end, double distance, double gap, double uTypical) {
+    const double share = std::min(1.0, distance / gap);
+    const double grown = end.u * end.u + share * std::max(0.0, uTypical * uTypical - end.u * end.u);
+    Offset out;
+    out.value = end.offset;
+    out.u = std::sqrt(grown);
+    out.provenance = share < 1 ? Provenance::interpolated : Provenance::assumed;
+    out.source = end.source;
+    return out;
+}
+
+Offset offsetAt(std::vector<Support> supports, double dial, double range, double uTypical) {
+    std::sort(supports.begin(), supports.end(),
+              [](const Support& a, const Support& b) { return a.dial < b.dial; });
+    for (const Support& s : supports)
+        if (std::abs(s.dial - dial) < 1e-9)
+            return {s.offset, s.u, Provenance::measured, s.source, ""};
+    const std::size_t n = supports.size();
+    const double lone = std::max(kLoneGapShare * range, 1e-9);
+    if (dial < supports.front().dial) {
+        const double gap = n > 1 ? supports[1].dial - supports[0].dial : lone;
+        return beyond(supports.front(), supports.front().dial - dial, gap, uTypical);
+    }
+    if (dial > supports.back().dial) {
+        const double gap = n > 1 ? supports[n - 1].dial - supports[n - 2].dial : lone;
+        return beyond(supports.back(), dial - supports.back().dial, gap, uTypical);
+    }
+    std::size_t i = 1;
+    while (supports[i].dial < dial)
+        ++i;
+    return between(supports[i - 1], supports[i], dial, uTypical);
+}
+
+bool samePlace(const RatedNumber& r, const Appliance& a, const Place& place) {
+    const std::string vessel = place.vessel ? place.vessel->id : "";
+    return r.zone == place.zone && r.insertId == place.insertId &&
+           (!isHob(a.kind) || r.vesselId == vessel);
+}
+
+double dialRange(const Control& control) {
+    if (isNumeric(control.kind))
+        return control.high - control.low;
+    double low = 1e300, high = -1e300;
+    for (const Label& l : control.labels)
+        if (l.number) {
+            low = std::min(low, *l.number);
+            high = std::max(high, *l.number);
+        }
+    return high > low ? high - low : 1;
+}
+
+/// The measured numbers of one key, as offsets from the typical curve at their own settings.
+Result<std::vector<Support>> supportsFor(FieldKey key, const Appliance& a, const Setting& setting,
+                                         const Place& place, std::span<const RatedNumber> rated) {
+    std::vector<Support> out;
+    std::size_t control = 0;
+    const bool hasDial = alongDial(a.controls, setting, control).has_value();
+    for (const RatedNumber& r : rated) {
+        if (r.number.key != key || !samePlace(r, a, place) ||
+            !sameElsewhere(a, r.setting, setting, control, hasDial))
+            continue;
+        const auto typical = typicalField(a, r.setting, place);
+        if (!typical)
+            return tl::unexpected(typical.error());
+        const FieldNumber* base = seenBy(*typical, key.face, key.term);
+        Support s;
+        std::size_t ignored = 0;
+        s.dial = hasDial ? dialOf(a, r.setting, ignored) : 0;
+        s.source = &r;
+        const bool linear = isTemperature(key.term) || !base;
+        const double reference = base ? base->value : (linear ? 0 : 1);
+        s.offset = linear ? r.number.value - reference : std::log(r.number.value / reference);
+        s.u = linear ? r.number.u : r.number.u / r.number.value;
+        // A repeated test replaces the older one at the same setting (they come oldest first).
+        std::erase_if(out, [&](const Support& o) { return std::abs(o.dial - s.dial) < 1e-9; });
+        out.push_back(s);
+    }
+    return out;
+}
+
+FieldNumber shifted(const FieldNumber& typical, const Offset& offset) {
+    FieldNumber out = typical;
+    const bool linear = isTemperature(typical.key.term);
+    out.value = linear ? typical.value + offset.value : typical.value * std::exp(offset.value);
+    out.u = linear ? offset.u : out.value * offset.u;
+    out.provenance = offset.provenance;
+    if (offset.provenance == Provenance::measured)
+        out.reductionId = offset.source->number.reductionId;
+    out.from = offset.provenance == Provenance::measured       ? "measured"
+               : offset.provenance == Provenance::interpolated ? "between tested settings"
+                                                               : "far from any tested setting";
+    return out;
+}
+
+void copyCovariances(HeatField& field, const Setting& setting, std::span<const RatedNumber> rated) {
+    for (const RatedNumber& r : rated) {
+        if (r.setting != setting)
+            continue;
+        for (const FieldCovariance& c : r.covarianceWith) {
+            const FieldNumber* a = find(field, c.a);
+            const FieldNumber* b = find(field, c.b);
+            if (a && b && a->reductionId == r.number.reductionId && b->reductionId == a->reductionId)
+                field.covariances.push_back(c);
+        }
+    }
+}
+
+/// What the base of a hob's vessel gets; less on gas when the base is hot than into cold water.
+void powerToFlux(HeatField& field, const Appliance& a, const Vessel& vessel) {
+    const FieldNumber* power = find(field, {Face::all, Term::power});
+    if (!power)
+        return;
+    const double share = typicalRow(word(a.kind)).value("hot_plate_share", 1.0);
+    const double factor = share / baseAreaM2(vessel);
+    FieldNumber flux = *power;
+    flux.key = {Face::bottom, Term::plateFlux};
+    flux.value = power->value * factor;
+    flux.u = power->u * factor;
+    put(field, flux);
+}
+
+} // namespace
+
+Result<HeatField> ratedField(const Appliance& appliance, const Setting& setting, const Place& place,
+                             std::span<const RatedNumber> rated) {
+    auto typical = typicalField(appliance, setting, place);
+    if (!typical)
+        return typical;
+    HeatField field = *typical;
+    std::vector<FieldKey> keys;
+    for (const RatedNumber& r : rated)
+        if (samePlace(r, appliance, place) &&
+            std::find(keys.begin(), keys.end(), r.number.key) == keys.end())
+            keys.push_back(r.number.key);
+    std::size_t control = 0;
+    const bool hasDial = alongDial(appliance.controls, setting, control).has_value();
+    for (const FieldKey key : keys) {
+        const FieldNumber* base = seenBy(*typical, key.face, key.term);
+        if (!base)
+            continue;
+        FieldNumber start = *base;
+        start.key = key;
+        auto supports = supportsFor(key, appliance, setting, place, rated);
+        if (!supports)
+            return tl::unexpected(supports.error());
+        if (supports->empty()) {
+            if (const auto sum = superposed(key, appliance, setting, place, rated))
+                put(field, *sum);
+            continue;
+        }
+        const double uTypical = isTemperature(key.term) ? base->u : base->u / base->value;
+        const double dial = hasDial ? dialOf(appliance, setting, control) : 0;
+        const double range = hasDial ? dialRange(appliance.controls[control]) : 1;
+        put(field, shifted(start, offsetAt(std::move(*supports), dial, range, uTypical)));
+    }
+    copyCovariances(field, setting, rated);
+    if (isHob(appliance.kind))
+        powerToFlux(field, appliance, *place.vessel);
+    return field;
+}
+
+} // namespace dynamet::kitchen
