@@ -12,7 +12,7 @@ constexpr double kGamma = 0.29289321881345254; // 1 − 1/√2, L-stable ROS2
 constexpr double kSafety = 0.9, kMostGrowth = 2.5, kLeastShrink = 0.3;
 constexpr double kBoilingSlackK = 1e-7;
 /// A node may pass the boiling point by this many tolerances inside a step before it is retried.
-constexpr double kOvershootTolerances = 5;
+constexpr double kOvershootTolerances = 15;
 
 } // namespace
 

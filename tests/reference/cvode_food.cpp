@@ -50,12 +50,14 @@ struct Problem {
     Side bottom, top; // as the food's faces see them now
     double dx;
     int n;
+    std::vector<double> conductivities; // of the cells, kept so that the right-hand side allocates nothing
 
     explicit Problem(const Case& c)
         : input(&c), tables(c.composition),
           boilingK(dynamet::boilingPoint(c.pressurePa).kelvin()),
           boilingLatent(dynamet::latentHeatJPerKg(dynamet::boilingPoint(c.pressurePa))),
-          bottom(c.bottom), top(c.top), dx(c.thicknessM / c.cells), n(c.cells) {}
+          bottom(c.bottom), top(c.top), dx(c.thicknessM / c.cells), n(c.cells),
+          conductivities(static_cast<std::size_t>(c.cells)) {}
 
     double conductivity(double t, double left) const {
         const double share = Tables::read(tables.share, t);
@@ -125,13 +127,13 @@ struct Problem {
 
 // Layout: [plate bottom, E bottom, T0, w0, T1, w1, …, plate top, E top].
 int rhs(double, N_Vector yv, N_Vector dv, void* data) {
-    const Problem& p = *static_cast<Problem*>(data);
+    Problem& p = *static_cast<Problem*>(data);
     const double* y = NV_DATA_S(yv);
     double* d = NV_DATA_S(dv);
     const int n = p.n, end = 2 + 2 * n;
     const auto t = [&](int i) { return y[2 + 2 * i]; };
     const auto w = [&](int i) { return std::clamp(y[3 + 2 * i], 0.0, 1.0); };
-    std::vector<double> k(static_cast<std::size_t>(n));
+    std::vector<double>& k = p.conductivities;
     for (int i = 0; i < n; ++i)
         k[static_cast<std::size_t>(i)] = p.conductivity(t(i), w(i));
     double boiled[2] = {0, 0};
