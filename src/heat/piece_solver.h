@@ -139,5 +139,7 @@ class PieceSolver {
 /// Time inside a step at which the core first reaches `kelvin` (cubic between the step's ends);
 /// NaN when it does not.
 double crossingTime(const StepReport& step, double kelvin);
+/// Highest core temperature inside a step and when (the same cubic).
+std::pair<double, double> highestInside(const StepReport& step);
 
 } // namespace dynamet::heat

@@ -38,8 +38,8 @@ struct FieldNumber {
     double value = 0;
     double u = 0;
     Provenance provenance = Provenance::assumed;
-    std::string reductionId; ///< of a measured number
-    std::string from;        ///< in words: "between 160C and 200C", "typical for its kind"
+    std::string reductionId = {}; ///< of a measured number
+    std::string from = {};        ///< in words: "between 160C and 200C", "typical for its kind"
     bool operator==(const FieldNumber&) const = default;
 };
 

@@ -1,0 +1,35 @@
+#pragma once
+
+#include "cook/simulation.h"
+
+namespace dynamet::cook {
+
+/// What is wanted: a core temperature at the peak after the rest, or at the pull.
+struct CookTarget {
+    double coreK = 330;
+    food::ReadAt readAt = food::ReadAt::peak;
+};
+
+/// Tables that many cooks of one food at one pressure share.
+struct Tables {
+    std::shared_ptr<const heat::Material> material;
+    std::shared_ptr<const heat::Vapour> vapour;
+};
+Tables tablesFor(const food::Food& food, double pressurePa);
+
+/// Finds the pull so that the target is met, turning as the programme says (for "once" the turn is
+/// put at half of the solved time). refused with the highest core when the target is not reached
+/// within the programme's longest time.
+Result<Outcome> cookTo(const FoodPiece& piece, const Programme& programme, const CookTarget& target,
+                       const Effort& effort, const Tables& tables, bool withSamples = false);
+
+/// Cooks for a time, whatever comes out (what a rule of thumb would do).
+Result<Outcome> cookFor(const FoodPiece& piece, const Programme& programme, double seconds,
+                        const Effort& effort, const Tables& tables, bool withSamples = false);
+
+/// Time until the core first reaches a temperature on a fixed programme (turns at `turnAtS`), s;
+/// infinite when it is not reached.
+Result<double> timeToReach(const FoodPiece& piece, const Programme& programme, double coreK,
+                           const Effort& effort, const Tables& tables);
+
+} // namespace dynamet::cook

@@ -1,0 +1,38 @@
+#include "food/browning.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace dynamet::food {
+
+double browningRate(double crustK) {
+    return 1.0 / 600 * std::exp(-75000.0 / 8.314 * (1 / crustK - 1 / 423.15));
+}
+
+double crustTemperature(double surfaceK, double dryFlux, double dryCoefficient,
+                        double evaporatedKgPerM2, double waterKgPerM3) {
+    if (waterKgPerM3 <= 0)
+        return surfaceK;
+    const double resistance =
+        std::min(8 * std::max(evaporatedKgPerM2, 0.0) / waterKgPerM3, 0.015);
+    const double rise = dryFlux * resistance / (1 + dryCoefficient * resistance);
+    return surfaceK + std::clamp(rise, 0.0, 120.0);
+}
+
+const char* crustWord(double browning) {
+    if (browning < 0.25)
+        return "pale";
+    if (browning < 0.7)
+        return "lightly coloured";
+    if (browning < 1.5)
+        return "golden";
+    if (browning < 3)
+        return "dark";
+    return browning < 5 ? "scorched" : "charred";
+}
+
+double crustDistance(double browning, double reference) {
+    return std::abs(std::log((browning + 0.05) / (reference + 0.05)));
+}
+
+} // namespace dynamet::food

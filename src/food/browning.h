@@ -1,0 +1,22 @@
+#pragma once
+
+#include <string>
+
+namespace dynamet::food {
+
+/// Rate of the browning index, 1/s, at a crust temperature: 1 golden, 2 dark, above 3 scorched,
+/// above 5 charred. Tuned to common practice; trust it to a factor of 2 (docs/physics.md §2).
+double browningRate(double crustK);
+
+/// Temperature of the dry skin above a face under air and radiation: hotter than the face by the
+/// dry flux through the dried layer, at most 120 K. Fluxes W/m², coefficient W/m²K.
+double crustTemperature(double surfaceK, double dryFlux, double dryCoefficient,
+                        double evaporatedKgPerM2, double waterKgPerM3);
+
+/// "pale", "lightly coloured", "golden", "dark", "scorched", "charred".
+const char* crustWord(double browning);
+
+/// Likeness of two crusts for one face: |ln((B + 0.05)/(B_ref + 0.05))|.
+double crustDistance(double browning, double reference);
+
+} // namespace dynamet::food
