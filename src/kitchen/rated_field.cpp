@@ -149,17 +149,67 @@ FieldNumber shifted(const FieldNumber& typical, const Offset& offset) {
     return out;
 }
 
-void copyCovariances(HeatField& field, const Setting& setting, std::span<const RatedNumber> rated) {
+/// Correlation of two numbers in the reduction that both rest on.
+double measuredCorrelation(FieldKey a, FieldKey b, const std::string& reduction,
+                           std::span<const RatedNumber> rated) {
+    double covariance = 0, ua = 0, ub = 0;
     for (const RatedNumber& r : rated) {
-        if (r.setting != setting)
+        if (r.number.reductionId != reduction)
             continue;
-        for (const FieldCovariance& c : r.covarianceWith) {
-            const FieldNumber* a = find(field, c.a);
-            const FieldNumber* b = find(field, c.b);
-            if (a && b && a->reductionId == r.number.reductionId && b->reductionId == a->reductionId)
-                field.covariances.push_back(c);
-        }
+        ua = r.number.key == a ? r.number.u : ua;
+        ub = r.number.key == b ? r.number.u : ub;
+        for (const FieldCovariance& c : r.covarianceWith)
+            if ((c.a == a && c.b == b) || (c.a == b && c.b == a))
+                covariance = c.covariance;
     }
+    return ua > 0 && ub > 0 ? std::clamp(covariance / (ua * ub), -1.0, 1.0) : 0;
+}
+
+/// Numbers that were shifted keep the correlation they had: that of their reduction when both rest
+/// on one, that of the typical field when both are still assumed.
+void correlate(HeatField& field, const HeatField& typical,
+               const std::vector<std::pair<FieldKey, const RatedNumber*>>& sources,
+               std::span<const RatedNumber> rated) {
+    field.covariances.clear();
+    const auto sourceOf = [&](FieldKey key) -> const RatedNumber* {
+        for (const auto& [known, source] : sources)
+            if (known == key)
+                return source;
+        return nullptr;
+    };
+    for (std::size_t i = 0; i < field.numbers.size(); ++i)
+        for (std::size_t j = i + 1; j < field.numbers.size(); ++j) {
+            const FieldNumber &a = field.numbers[i], &b = field.numbers[j];
+            const RatedNumber *sa = sourceOf(a.key), *sb = sourceOf(b.key);
+            double rho = 0;
+            if (sa && sb && sa->number.reductionId == sb->number.reductionId)
+                rho = measuredCorrelation(a.key, b.key, sa->number.reductionId, rated);
+            else if (!sa && !sb && a.u > 0 && b.u > 0) {
+                const FieldNumber *ta = find(typical, a.key), *tb = find(typical, b.key);
+                if (ta && tb && ta->u > 0 && tb->u > 0)
+                    rho = covarianceOf(typical, a.key, b.key) / (ta->u * tb->u);
+            }
+            if (rho != 0)
+                field.covariances.push_back({a.key, b.key, rho * a.u * b.u});
+        }
+}
+
+/// Where only the air was measured, walls and metal are assumed to go with it, within 15 K
+/// (definitions §1: T_rad allowed ± 15 K).
+void followAir(HeatField& field, const HeatField& typical) {
+    constexpr double kRadiantApartK = 15;
+    const FieldKey air{Face::all, Term::air}, radiant{Face::all, Term::radiant};
+    const FieldNumber *a = find(field, air), *r = find(field, radiant), *was = find(typical, air);
+    if (!a || !r || !was || a->provenance == Provenance::assumed ||
+        r->provenance != Provenance::assumed)
+        return;
+    FieldNumber shiftedRadiant = *r;
+    shiftedRadiant.value += a->value - was->value;
+    shiftedRadiant.u = std::hypot(a->u, kRadiantApartK);
+    shiftedRadiant.from = "goes with the measured air";
+    const double uAir = a->u;
+    put(field, shiftedRadiant);
+    field.covariances.push_back({air, radiant, uAir * uAir});
 }
 
 /// What the base of a hob's vessel gets; less on gas when the base is hot than into cold water.
@@ -191,6 +241,7 @@ Result<HeatField> ratedField(const Appliance& appliance, const Setting& setting,
             keys.push_back(r.number.key);
     std::size_t control = 0;
     const bool hasDial = alongDial(appliance.controls, setting, control).has_value();
+    std::vector<std::pair<FieldKey, const RatedNumber*>> sources;
     for (const FieldKey key : keys) {
         const FieldNumber* base = seenBy(*typical, key.face, key.term);
         if (!base)
@@ -208,9 +259,12 @@ Result<HeatField> ratedField(const Appliance& appliance, const Setting& setting,
         const double uTypical = isTemperature(key.term) ? base->u : base->u / base->value;
         const double dial = hasDial ? dialOf(appliance, setting, control) : 0;
         const double range = hasDial ? dialRange(appliance.controls[control]) : 1;
-        put(field, shifted(start, offsetAt(std::move(*supports), dial, range, uTypical)));
+        const Offset offset = offsetAt(std::move(*supports), dial, range, uTypical);
+        put(field, shifted(start, offset));
+        sources.emplace_back(key, offset.source);
     }
-    copyCovariances(field, setting, rated);
+    correlate(field, *typical, sources, rated);
+    followAir(field, *typical);
     if (isHob(appliance.kind))
         powerToFlux(field, appliance, *place.vessel);
     return field;

@@ -99,6 +99,7 @@ Spread settingTemperature(const Appliance& a, const Setting& s, const json& rule
 
 struct Builder {
     HeatField field;
+    std::vector<FieldKey> fromSetting; // known only as well as the setting's temperature: all or none
     Spread setting;
     double ambientK;
 
@@ -121,8 +122,16 @@ struct Builder {
             return;
         }
         for (const auto& [known, term] : kNames)
-            if (known == name)
+            if (known == name) {
                 number(face, term, value.is_string() ? setting : pair(value));
+                if (value.is_string())
+                    fromSetting.push_back({face, term});
+            }
+    }
+    void correlate() {
+        for (std::size_t i = 0; i < fromSetting.size(); ++i)
+            for (std::size_t j = i + 1; j < fromSetting.size(); ++j)
+                field.covariances.push_back({fromSetting[i], fromSetting[j], setting.u * setting.u});
     }
     void faces(const json& table) {
         static const std::vector<std::pair<std::string, Face>> kFaces{
@@ -189,6 +198,7 @@ Result<HeatField> typicalField(const Appliance& appliance, const Setting& settin
     builder.faces(row.at("faces"));
     if (direct && row.contains("direct_faces"))
         builder.faces(row.at("direct_faces"));
+    builder.correlate();
     if (isHob(appliance.kind))
         addHob(builder, appliance, setting, row, *place.vessel);
     return std::move(builder.field);

@@ -1,0 +1,141 @@
+#include "translate/inputs.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace dynamet::translate {
+namespace {
+
+using kitchen::FieldKey;
+using kitchen::Term;
+
+const char* nameOf(Term term) {
+    switch (term) {
+    case Term::air: return "air temperature";
+    case Term::hAir: return "air movement";
+    case Term::vapour: return "humidity";
+    case Term::radiant:
+    case Term::radiant2: return "wall temperature";
+    case Term::view:
+    case Term::view2: return "radiation seen";
+    case Term::plate: return "plate at the start";
+    case Term::plateSet: return "plate temperature";
+    case Term::contact: return "contact";
+    case Term::plateHeatCapacity: return "plate's heat store";
+    case Term::plateFlux: return "power";
+    case Term::plateLoss: return "plate's loss";
+    case Term::liquid: return "liquid temperature";
+    case Term::hLiquid: return "liquid movement";
+    case Term::power: return "power";
+    }
+    return "heat";
+}
+
+void shiftNumber(kitchen::HeatField& field, const Input& input, double deviation) {
+    const kitchen::FieldNumber* number = find(field, input.key);
+    if (!number)
+        return;
+    kitchen::FieldNumber changed = *number;
+    if (isTemperature(input.key.term))
+        changed.value += deviation * input.sd;
+    else
+        changed.value *= std::exp(deviation * input.sd);
+    if (input.key.term == Term::view || input.key.term == Term::view2)
+        changed.value = std::min(changed.value, 1.0);
+    put(field, changed);
+}
+
+/// More water, and less of everything else in proportion.
+void shiftWater(food::Composition& c, double change) {
+    const double water = std::clamp(c.water + change, 0.02, 0.98);
+    const double scale = (1 - water) / (1 - c.water);
+    c = {water, c.protein * scale, c.fat * scale, c.carbohydrate * scale, c.fibre * scale, c.ash * scale};
+}
+
+} // namespace
+
+std::vector<Input> inputsOf(const kitchen::HeatField& field, const FoodSpread& spread,
+                            const cook::FoodPiece& piece) {
+    std::vector<Input> out;
+    for (const kitchen::FieldNumber& n : field.numbers) {
+        // A hob's power has already become the flux into its vessel.
+        if (n.u <= 0 || n.value == 0 || n.key.term == Term::power)
+            continue;
+        out.push_back({nameOf(n.key.term), Input::What::fieldNumber, n.key,
+                       isTemperature(n.key.term) ? n.u : n.u / n.value});
+    }
+    out.push_back({"thickness", Input::What::thickness, {}, spread.thicknessRelative});
+    out.push_back({"start temperature", Input::What::start, {}, spread.startK});
+    out.push_back({"moisture supply", Input::What::moisture, {}, spread.moistureLn});
+    out.push_back({"composition", Input::What::composition, {}, piece.food.waterU});
+    std::erase_if(out, [](const Input& i) { return !(i.sd > 0); });
+    return out;
+}
+
+std::vector<double> correlationsOf(const std::vector<Input>& inputs,
+                                   const kitchen::HeatField& field) {
+    const std::size_t n = inputs.size();
+    std::vector<double> out(n * n, 0);
+    for (std::size_t i = 0; i < n; ++i)
+        for (std::size_t j = 0; j < n; ++j) {
+            double rho = i == j ? 1 : 0;
+            if (i != j && inputs[i].what == Input::What::fieldNumber &&
+                inputs[j].what == Input::What::fieldNumber) {
+                const double ui = find(field, inputs[i].key)->u, uj = find(field, inputs[j].key)->u;
+                rho = std::clamp(covarianceOf(field, inputs[i].key, inputs[j].key) / (ui * uj), -1.0,
+                                 1.0);
+            }
+            out[i * n + j] = rho;
+        }
+    return out;
+}
+
+std::vector<double> choleskyOf(std::vector<double> a, std::size_t n) {
+    for (std::size_t j = 0; j < n; ++j) {
+        double diagonal = a[j * n + j];
+        for (std::size_t k = 0; k < j; ++k)
+            diagonal -= a[j * n + k] * a[j * n + k];
+        const double root = diagonal > 1e-10 ? std::sqrt(diagonal) : 0;
+        a[j * n + j] = root;
+        for (std::size_t i = j + 1; i < n; ++i) {
+            double sum = a[i * n + j];
+            for (std::size_t k = 0; k < j; ++k)
+                sum -= a[i * n + k] * a[j * n + k];
+            a[i * n + j] = root > 0 ? sum / root : 0;
+        }
+        for (std::size_t k = j + 1; k < n; ++k)
+            a[j * n + k] = 0;
+    }
+    return a;
+}
+
+Shifted shifted(const cook::FoodPiece& piece, const cook::Programme& programme,
+                const std::vector<Input>& inputs, std::span<const double> deviations) {
+    Shifted out{piece, programme, false};
+    for (std::size_t i = 0; i < inputs.size(); ++i) {
+        const double z = deviations[i];
+        if (z == 0)
+            continue;
+        switch (inputs[i].what) {
+        case Input::What::fieldNumber:
+            shiftNumber(out.programme.field, inputs[i], z);
+            break;
+        case Input::What::thickness:
+            out.piece.thicknessM *= std::exp(z * inputs[i].sd);
+            break;
+        case Input::What::start:
+            out.piece.startK = std::max(273.15, out.piece.startK + z * inputs[i].sd);
+            break;
+        case Input::What::moisture:
+            out.piece.moistureSupply *= std::exp(z * inputs[i].sd);
+            break;
+        case Input::What::composition:
+            shiftWater(out.piece.food.composition, z * inputs[i].sd);
+            out.composition = true;
+            break;
+        }
+    }
+    return out;
+}
+
+} // namespace dynamet::translate

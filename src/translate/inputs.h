@@ -1,0 +1,35 @@
+#pragma once
+
+#include "translate/request.h"
+
+#include <span>
+#include <vector>
+
+namespace dynamet::translate {
+
+/// An uncertain input of a cook: a number of the field or a property of the food.
+struct Input {
+    std::string name; ///< as a cook reads it: "thickness", "air temperature"
+    enum class What { fieldNumber, thickness, start, moisture, composition } what = What::fieldNumber;
+    kitchen::FieldKey key{};
+    double sd = 0; ///< of the number (temperatures, start) or of its logarithm
+};
+
+/// Everything uncertain that this field and piece have, in a fixed order.
+std::vector<Input> inputsOf(const kitchen::HeatField& field, const FoodSpread& spread,
+                            const cook::FoodPiece& piece);
+/// Correlations between the inputs, row-major; only field numbers correlate.
+std::vector<double> correlationsOf(const std::vector<Input>& inputs, const kitchen::HeatField& field);
+/// Lower triangle L with L Lᵀ = the correlations (semi-definite is allowed).
+std::vector<double> choleskyOf(std::vector<double> correlations, std::size_t n);
+
+/// The cook with every input shifted by so many standard deviations.
+struct Shifted {
+    cook::FoodPiece piece;
+    cook::Programme programme;
+    bool composition = false; ///< true when the food's tables must be made anew
+};
+Shifted shifted(const cook::FoodPiece& piece, const cook::Programme& programme,
+                const std::vector<Input>& inputs, std::span<const double> deviations);
+
+} // namespace dynamet::translate

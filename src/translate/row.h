@@ -1,0 +1,66 @@
+#pragma once
+
+#include "translate/request.h"
+
+#include <optional>
+
+namespace dynamet::translate {
+
+/// One reason for the width of a window: an input and its share of the variance of ln(time).
+struct Cause {
+    std::string name;
+    double share = 0;
+};
+
+/// When to look, what to expect, when at the latest (definitions §5), s from food in.
+struct Window {
+    double lookS = 0;
+    double expectS = 0;
+    std::optional<double> latestS; ///< none when it may never get there
+    double neverShare = 0;         ///< chance that the pull temperature is not reached
+    double lnSd = 0;               ///< standard deviation of ln(time)
+    bool sampled = false;
+    std::optional<double> overshootS; ///< earliest with 5 % chance of passing the band
+    std::vector<Cause> causes;        ///< largest first
+};
+
+/// What a rule of thumb says here, and what it would do to the food.
+struct RuleOfThumb {
+    std::string words;
+    double seconds = 0;
+    std::optional<double> peakK; ///< of the core, if it were followed
+};
+
+/// How a row is set and run.
+struct Instruction {
+    kitchen::Setting setting;
+    cook::Turning turning = cook::Turning::never;
+    double pullK = 0; ///< as printed: whole degrees of the printing unit
+};
+
+/// A word of warning with a stable code ("below_minimum", "assumed_field", "crust_not_reached"…).
+struct Warning {
+    std::string code;
+    std::string text;
+};
+
+/// One target at its best setting. `reached` false keeps the reason and nothing else.
+struct Row {
+    Target target;
+    bool reached = false;
+    std::string reason;
+    Instruction instruction;
+    cook::Outcome outcome;
+    double crustDistance = 0;
+    std::optional<Window> window; ///< added after the search
+    std::optional<RuleOfThumb> rule;
+    std::vector<Warning> warnings;
+    long solves = 0; ///< cooks that were simulated for it
+};
+
+/// Crust counts as the same below this distance (definitions §4).
+inline constexpr double kSameCrust = 0.4;
+/// Order of rows: reachable first, likeness of crust in steps of 0.2, rim, time.
+bool ranksBefore(const Row& a, const Row& b, const cook::Outcome& reference);
+
+} // namespace dynamet::translate

@@ -1,0 +1,96 @@
+#include "translate/rule_of_thumb.h"
+
+#include "quantity/parse_temperature.h"
+#include "quantity/print.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::translate {
+namespace {
+
+using enum kitchen::ApplianceKind;
+
+struct Rule {
+    double lowerK = 0;
+    double timeFactor = 1;
+};
+
+bool still(kitchen::ApplianceKind kind) { return kind == stillOven || kind == countertopOven; }
+
+std::optional<Rule> ruleBetween(kitchen::ApplianceKind from, kitchen::ApplianceKind to) {
+    if (still(from) && (to == fanOven || to == combiOven))
+        return Rule{20, 1};
+    if (still(from) && to == airFryer)
+        return Rule{20, 0.8};
+    if (from == fanOven && still(to))
+        return Rule{-20, 1};
+    if (from == fanOven && to == airFryer)
+        return Rule{0, 0.8};
+    if (from == airFryer && still(to))
+        return Rule{-20, 1.25};
+    if (still(from) && still(to))
+        return Rule{0, 1};
+    return std::nullopt;
+}
+
+double dialToC(double dial, const std::string& unit) {
+    if (unit == "F")
+        return Temperature::fahrenheit(dial).celsius();
+    if (unit == "gas")
+        return gasMark(dial).value_or(Temperature::celsius(180)).celsius();
+    return dial;
+}
+
+double cToDial(double celsius, const std::string& unit) {
+    if (unit == "F")
+        return Temperature::celsius(celsius).fahrenheit();
+    if (unit == "gas")
+        return toGasMark(Temperature::celsius(celsius));
+    return celsius;
+}
+
+const double* thermostat(const kitchen::Appliance& a, const kitchen::Setting& s, std::size_t& index) {
+    for (index = 0; index < a.controls.size(); ++index)
+        if (a.controls[index].kind == kitchen::ControlKind::thermostat)
+            return std::get_if<double>(&s.values[index]);
+    return nullptr;
+}
+
+} // namespace
+
+std::optional<RuleOfThumb> ruleOfThumb(const Prepared& prepared, const Target& target) {
+    const auto& kitchen = prepared.request.kitchen;
+    const auto* from = findAppliance(kitchen, prepared.request.reference.applianceId);
+    const auto* to = findAppliance(kitchen, target.applianceId);
+    if (!from || !to || from->id == to->id)
+        return std::nullopt;
+    const auto rule = ruleBetween(from->kind, to->kind);
+    std::size_t fromIndex = 0, toIndex = 0;
+    const double* dial = thermostat(*from, prepared.request.reference.setting, fromIndex);
+    kitchen::Setting setting = kitchen::possibleSettings(to->controls, 1).front();
+    if (!rule || !dial || !thermostat(*to, setting, toIndex))
+        return std::nullopt;
+    const kitchen::Control& control = to->controls[toIndex];
+    const double wanted =
+        cToDial(dialToC(*dial, from->controls[fromIndex].unit) - rule->lowerK, control.unit);
+    const double onDial =
+        std::clamp(std::round(wanted / control.step) * control.step, control.low, control.high);
+    setting.values[toIndex] = onDial;
+    RuleOfThumb out;
+    out.seconds = prepared.outcome.pullS * rule->timeFactor;
+    out.words = fmt::format("rule of thumb: {}, {}", settingLabel(to->controls, setting),
+                            rule->timeFactor == 1 ? "the recipe's time"
+                            : rule->timeFactor < 1 ? "a fifth less time"
+                                                   : "a quarter more time");
+    if (const auto programme = programmeFor(prepared.request, target, setting)) {
+        const auto outcome = cook::cookFor(prepared.request.piece, *programme, out.seconds,
+                                           cook::kQuick, prepared.tables);
+        if (outcome)
+            out.peakK = outcome->peakK;
+    }
+    return out;
+}
+
+} // namespace dynamet::translate

@@ -1,0 +1,175 @@
+#include "translate/translate.h"
+
+#include "quantity/print.h"
+#include "translate/rule_of_thumb.h"
+#include "translate/search.h"
+#include "translate/warnings.h"
+#include "translate/window.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace dynamet::translate {
+namespace {
+
+/// Faces that meet the same heat need no turning.
+bool facesDiffer(const kitchen::HeatField& field, const kitchen::Site& site) {
+    return cook::boundaryOf(field, kitchen::Face::bottom, site) !=
+           cook::boundaryOf(field, kitchen::Face::top, site);
+}
+
+/// The pull as a cook reads it from a thermometer: whole degrees.
+double printedPull(double kelvin, bool fahrenheit) {
+    const Temperature t = Temperature::kelvin(kelvin);
+    return fahrenheit ? Temperature::fahrenheit(std::round(t.fahrenheit())).kelvin()
+                      : Temperature::celsius(std::round(t.celsius())).kelvin();
+}
+
+cook::Programme withFixedTurn(cook::Programme programme, const cook::Outcome& outcome) {
+    if (programme.turning == cook::Turning::once && std::isfinite(outcome.turnS))
+        programme.turnAtS = outcome.turnS;
+    return programme;
+}
+
+} // namespace
+
+std::vector<Target> allTargets(const Request& request) {
+    std::vector<Target> out;
+    for (const kitchen::Appliance& appliance : request.kitchen.appliances)
+        for (const kitchen::Zone& zone : appliance.zones) {
+            const bool own = appliance.id == request.reference.applianceId;
+            Target target{appliance.id, zone.name, ""};
+            if (isHob(appliance.kind))
+                target.vesselId = own && !request.reference.vesselId.empty()
+                                      ? request.reference.vesselId
+                                      : appliance.standardVesselId;
+            if (own && zone.name == request.reference.zone)
+                out.insert(out.begin(), target);
+            else
+                out.push_back(target);
+        }
+    return out;
+}
+
+Result<cook::Programme> programmeFor(const Request& request, const Target& target,
+                                     const kitchen::Setting& setting) {
+    auto field = fieldAt(request.kitchen, target.applianceId, setting, target.zone, target.vesselId);
+    if (!field)
+        return tl::unexpected(field.error());
+    cook::Programme programme;
+    programme.field = std::move(*field);
+    const auto* appliance = findAppliance(request.kitchen, target.applianceId);
+    if (const auto* site = findSite(request.kitchen, appliance->siteId))
+        programme.site = *site;
+    programme.rest = request.rest;
+    programme.turning = request.piece.shape == heat::Shape::slab &&
+                                facesDiffer(programme.field, programme.site)
+                            ? cook::Turning::once
+                            : cook::Turning::never;
+    return programme;
+}
+
+Result<Prepared> prepare(const Request& request) {
+    const Target own{request.reference.applianceId, request.reference.zone, request.reference.vesselId};
+    auto programme = programmeFor(request, own, request.reference.setting);
+    if (!programme)
+        return tl::unexpected(programme.error().in("the recipe's own appliance"));
+    Prepared out{request, *programme, {}, {}, allTargets(request)};
+    out.tables = cook::tablesFor(request.piece.food, pressurePa(programme->site));
+    auto outcome = cook::cookTo(request.piece, *programme, {request.goal.coreK, request.goal.readAt},
+                                cook::kFull, out.tables, true);
+    if (!outcome)
+        return tl::unexpected(outcome.error().in("the recipe where it was written"));
+    out.outcome = std::move(*outcome);
+    return out;
+}
+
+Row solveRow(const Prepared& prepared, const Target& target, std::stop_token stop) {
+    // Another site has other air: its boiling point and its vapour tables.
+    const auto* appliance = findAppliance(prepared.request.kitchen, target.applianceId);
+    const auto* site = appliance ? findSite(prepared.request.kitchen, appliance->siteId) : nullptr;
+    Prepared local = prepared;
+    if (site)
+        local.tables.vapour = std::make_shared<heat::Vapour>(pressurePa(*site));
+    Row row = findBestSetting(local, target, stop);
+    if (!row.reached)
+        return row;
+    const auto programme = programmeFor(local.request, target, row.instruction.setting);
+    auto outcome = cook::cookTo(local.request.piece, *programme,
+                                {local.request.goal.coreK, local.request.goal.readAt}, cook::kFull,
+                                local.tables);
+    ++row.solves;
+    if (!outcome) {
+        row.reached = false;
+        row.reason = outcome.error().message;
+        return row;
+    }
+    row.outcome = std::move(*outcome);
+    row.crustDistance = crustDistance(row.outcome, prepared.outcome);
+    row.instruction.pullK = printedPull(row.outcome.pullK, prepared.request.fahrenheit);
+    row.warnings = warningsFor(prepared, row, *programme);
+    return row;
+}
+
+void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
+    const auto programme = programmeFor(prepared.request, row.target, row.instruction.setting);
+    if (!row.reached || !programme)
+        return;
+    const cook::Programme fixed = withFixedTurn(*programme, row.outcome);
+    cook::Tables tables = prepared.tables;
+    tables.vapour = std::make_shared<heat::Vapour>(pressurePa(fixed.site));
+    const WindowInput input{&prepared.request.piece,
+                            &fixed,
+                            row.instruction.pullK,
+                            prepared.request.goal.bandHighK,
+                            prepared.request.spread,
+                            tables,
+                            prepared.request.seed};
+    auto window = windowOf(input, row.solves, stop);
+    if (!window) {
+        row.warnings.push_back({"no_window", window.error().message});
+        return;
+    }
+    row.window = std::move(*window);
+    row.rule = ruleOfThumb(prepared, row.target);
+}
+
+std::vector<Row> translateAll(const Prepared& prepared, std::stop_token stop) {
+    std::vector<Row> rows;
+    for (const Target& target : prepared.targets) {
+        rows.push_back(solveRow(prepared, target, stop));
+        addWindow(prepared, rows.back(), stop);
+    }
+    std::stable_sort(rows.begin(), rows.end(), [&](const Row& a, const Row& b) {
+        return ranksBefore(a, b, prepared.outcome);
+    });
+    return rows;
+}
+
+Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row) {
+    const auto programme = programmeFor(prepared.request, row.target, row.instruction.setting);
+    if (!programme)
+        return tl::unexpected(programme.error());
+    const cook::Tables tables{prepared.tables.material,
+                              std::make_shared<heat::Vapour>(pressurePa(programme->site))};
+    return cook::cookFor(prepared.request.piece, withFixedTurn(*programme, row.outcome),
+                         row.outcome.pullS, cook::kFull, tables, true);
+}
+
+bool ranksBefore(const Row& a, const Row& b, const cook::Outcome& reference) {
+    if (a.reached != b.reached)
+        return a.reached;
+    if (!a.reached)
+        return false;
+    const double stepA = std::floor(a.crustDistance / 0.2), stepB = std::floor(b.crustDistance / 0.2);
+    if (stepA != stepB)
+        return stepA < stepB;
+    // Rims are told apart to half a millimetre.
+    const double rimA = std::floor(std::abs(a.outcome.rimM - reference.rimM) / 5e-4);
+    const double rimB = std::floor(std::abs(b.outcome.rimM - reference.rimM) / 5e-4);
+    if (rimA != rimB)
+        return rimA < rimB;
+    return a.outcome.pullS < b.outcome.pullS;
+}
+
+} // namespace dynamet::translate

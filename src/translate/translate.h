@@ -1,0 +1,37 @@
+#pragma once
+
+#include "translate/row.h"
+
+#include <stop_token>
+
+namespace dynamet::translate {
+
+/// The recipe on its own appliance, and the tables that all rows share.
+struct Prepared {
+    Request request;
+    cook::Programme programme; ///< of the reference
+    cook::Outcome outcome;     ///< of the reference, with curves
+    cook::Tables tables;       ///< at the reference's pressure
+    std::vector<Target> targets;
+};
+
+/// Simulates the recipe where it was written. Errors: unknown appliance, target not reached there.
+Result<Prepared> prepare(const Request& request);
+
+/// The best setting of one target (without its window). Never fails: what cannot be reached is a
+/// row with a reason. A stopped search returns what it has.
+Row solveRow(const Prepared& prepared, const Target& target, std::stop_token stop = {});
+
+/// Adds window, overshoot time and the rule of thumb to a reached row.
+void addWindow(const Prepared& prepared, Row& row, std::stop_token stop = {});
+
+/// All rows with their windows, ranked.
+std::vector<Row> translateAll(const Prepared& prepared, std::stop_token stop = {});
+
+/// The programme of a target at a setting, as it is simulated; turned once where its faces differ.
+Result<cook::Programme> programmeFor(const Request& request, const Target& target,
+                                     const kitchen::Setting& setting);
+/// Curves and profile of a row or of the reference, for drawing.
+Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row);
+
+} // namespace dynamet::translate

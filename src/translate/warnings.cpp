@@ -1,0 +1,70 @@
+#include "translate/warnings.h"
+
+#include "food/browning.h"
+#include "food/safety.h"
+#include "quantity/print.h"
+
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::translate {
+namespace {
+
+constexpr double kRimMatters = 0.0025; // m of difference that a guest would see
+
+void addCrust(std::vector<Warning>& out, const cook::Outcome& is, const cook::Outcome& wanted,
+              double distance) {
+    if (is.darker() > 3)
+        out.push_back({"scorched", fmt::format("the darker face would be {} (index {:.1f})",
+                                               food::crustWord(is.darker()), is.darker())});
+    if (distance < kSameCrust)
+        return;
+    const bool paler = is.darker() < wanted.darker();
+    out.push_back({paler ? "crust_not_reached" : "crust_darker",
+                   fmt::format("crust {}: {} where the recipe gives {}", paler ? "not reached" : "darker",
+                               food::crustWord(is.darker()), food::crustWord(wanted.darker()))});
+}
+
+bool onlyAssumed(const kitchen::HeatField& field) {
+    for (const kitchen::FieldNumber& n : field.numbers)
+        if (n.provenance != kitchen::Provenance::assumed)
+            return false;
+    return true;
+}
+
+} // namespace
+
+std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
+                                 const cook::Programme& programme) {
+    std::vector<Warning> out;
+    const auto& request = prepared.request;
+    const auto verdict =
+        food::judgeSafety(request.piece.food, request.piece.form, row.outcome.peakK,
+                          row.outcome.logReductions, request.fahrenheit);
+    if (verdict.below)
+        out.push_back({"below_minimum", verdict.text});
+    constexpr double kDangerLimitS = 2 * 3600;
+    if (row.outcome.dangerS > kDangerLimitS)
+        out.push_back({"danger_zone",
+                       fmt::format("the core is between 5 and 54 °C for {}; common advice is at most 2 h",
+                                   printFixed(row.outcome.dangerS / 3600, 1) + " h")});
+    addCrust(out, row.outcome, prepared.outcome, row.crustDistance);
+    const double rim = row.outcome.rimM - prepared.outcome.rimM;
+    if (std::abs(rim) > kRimMatters)
+        out.push_back({"rim", fmt::format("grey rim {} mm where the recipe gives {} mm",
+                                          printFixed(row.outcome.rimM * 1000, 0),
+                                          printFixed(prepared.outcome.rimM * 1000, 0))});
+    if (onlyAssumed(programme.field))
+        out.push_back({"assumed_field", "this heat is only assumed: rate the appliance first"});
+    if (programme.field.numbers.empty())
+        return out;
+    const auto* vessel = findVessel(request.kitchen, row.target.vesselId);
+    const auto* plate = seenBy(programme.field, kitchen::Face::bottom, kitchen::Term::plate);
+    if (vessel && plate && vessel->highestTemperatureK && plate->value > *vessel->highestTemperatureK)
+        out.push_back({"vessel_limit", fmt::format("{} stands {} at most", vessel->name,
+                                                   printTemperature(Temperature::kelvin(*vessel->highestTemperatureK),
+                                                                    request.fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius))});
+    return out;
+}
+
+} // namespace dynamet::translate

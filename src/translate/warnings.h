@@ -1,0 +1,11 @@
+#pragma once
+
+#include "translate/translate.h"
+
+namespace dynamet::translate {
+
+/// What a cook must be told of a reached row, gravest first.
+std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
+                                 const cook::Programme& programme);
+
+} // namespace dynamet::translate

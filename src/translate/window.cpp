@@ -1,0 +1,168 @@
+#include "translate/window.h"
+
+#include "numeric/random.h"
+#include "numeric/statistics.h"
+#include "quantity/print.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numeric>
+
+namespace dynamet::translate {
+namespace {
+
+constexpr double kTwoSided = 1.959963985, kOneSided5 = 1.644853627;
+
+struct Timer {
+    const WindowInput* input;
+    std::vector<Input> inputs;
+    double pressure;
+    long* solves;
+
+    double at(std::span<const double> deviations, const cook::Effort& effort) const {
+        const Shifted s = shifted(*input->piece, *input->programme, inputs, deviations);
+        cook::Tables tables = input->tables;
+        if (s.composition)
+            tables.material = std::make_shared<heat::Material>(s.piece.food.composition);
+        ++*solves;
+        const auto t = cook::timeToReach(s.piece, s.programme, input->pullK, effort, tables);
+        return t.value_or(std::numeric_limits<double>::infinity());
+    }
+};
+
+/// d ln(time) per standard deviation of each input, central; infinite when one side never gets
+/// there.
+std::vector<double> sensitivities(const Timer& timer, std::stop_token stop) {
+    std::vector<double> out, z(timer.inputs.size(), 0.0);
+    for (std::size_t i = 0; i < z.size() && !stop.stop_requested(); ++i) {
+        z[i] = 1;
+        const double up = timer.at(z, cook::kQuick);
+        z[i] = -1;
+        const double down = timer.at(z, cook::kQuick);
+        z[i] = 0;
+        out.push_back((std::log(up) - std::log(down)) / 2);
+    }
+    out.resize(z.size(), 0.0);
+    return out;
+}
+
+/// Standard normal draws, one stratum each (Latin hypercube), [sample × input].
+std::vector<double> stratifiedNormals(std::size_t samples, std::size_t inputs, Random& random) {
+    std::vector<double> out(samples * inputs);
+    std::vector<std::size_t> order(samples);
+    for (std::size_t j = 0; j < inputs; ++j) {
+        std::iota(order.begin(), order.end(), 0);
+        for (std::size_t i = samples; i-- > 1;)
+            std::swap(order[i], order[random.next() % (i + 1)]);
+        for (std::size_t i = 0; i < samples; ++i)
+            out[i * inputs + j] = normalQuantile((static_cast<double>(order[i]) + random.uniform()) /
+                                                 static_cast<double>(samples));
+    }
+    return out;
+}
+
+struct Drawn {
+    std::vector<double> times; ///< infinite where never reached
+};
+
+Drawn draw(const Timer& timer, double lnModel, double ratio, std::stop_token stop) {
+    const std::size_t n = timer.inputs.size();
+    const auto factor = choleskyOf(
+        correlationsOf(timer.inputs, timer.input->programme->field), n);
+    Random random(timer.input->seed);
+    const auto count = static_cast<std::size_t>(timer.input->samples);
+    const auto normals = stratifiedNormals(count, n + 1, random);
+    Drawn out;
+    std::vector<double> z(n);
+    for (std::size_t s = 0; s < count && !stop.stop_requested(); ++s) {
+        const double* row = &normals[s * (n + 1)];
+        for (std::size_t i = 0; i < n; ++i) {
+            z[i] = 0;
+            for (std::size_t k = 0; k <= i; ++k)
+                z[i] += factor[i * n + k] * row[k];
+        }
+        out.times.push_back(timer.at(z, cook::kQuick) * ratio * std::exp(lnModel * row[n]));
+    }
+    return out;
+}
+
+std::vector<Cause> causesOf(const std::vector<Input>& inputs, const std::vector<double>& g,
+                            const std::vector<double>& correlations, double lnModel, double& variance) {
+    const std::size_t n = inputs.size();
+    variance = lnModel * lnModel;
+    std::vector<Cause> causes{{"the model itself", variance}};
+    for (std::size_t i = 0; i < n; ++i) {
+        double part = 0;
+        for (std::size_t j = 0; j < n; ++j)
+            part += g[i] * correlations[i * n + j] * g[j];
+        variance += part;
+        const auto known = std::find_if(causes.begin(), causes.end(),
+                                        [&](const Cause& c) { return c.name == inputs[i].name; });
+        if (known != causes.end())
+            known->share += part;
+        else
+            causes.push_back({inputs[i].name, part});
+    }
+    for (Cause& cause : causes)
+        cause.share = std::max(0.0, cause.share / variance);
+    std::sort(causes.begin(), causes.end(),
+              [](const Cause& a, const Cause& b) { return a.share > b.share; });
+    return causes;
+}
+
+void fromSamples(Window& window, const Drawn& drawn) {
+    std::vector<double> finite;
+    for (double t : drawn.times)
+        if (std::isfinite(t))
+            finite.push_back(t);
+    window.sampled = true;
+    window.neverShare =
+        1 - static_cast<double>(finite.size()) / static_cast<double>(std::max<std::size_t>(1, drawn.times.size()));
+    // Never counts as later than everything; between two infinities quantile() stays infinite.
+    const double late = quantile(drawn.times, 0.975);
+    window.lookS = roundedDownTime(quantile(drawn.times, 0.025));
+    window.expectS = quantile(drawn.times, 0.5);
+    if (window.neverShare <= 0.025 && std::isfinite(late))
+        window.latestS = roundedUpTime(late);
+    std::vector<double> logs;
+    for (double t : finite)
+        logs.push_back(std::log(t));
+    window.lnSd = standardDeviation(logs);
+}
+
+} // namespace
+
+Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token stop) {
+    const Timer timer{&input, inputsOf(input.programme->field, input.spread, *input.piece),
+                      pressurePa(input.programme->site), &solves};
+    const std::vector<double> none(timer.inputs.size(), 0.0);
+    const double nominal = timer.at(none, cook::kFull);
+    if (!std::isfinite(nominal))
+        return fail(Errc::refused, "the pull temperature is not reached");
+    const double quick = timer.at(none, cook::kQuick);
+    const auto g = sensitivities(timer, stop);
+    Window window;
+    double variance = 0;
+    const bool allReach = std::all_of(g.begin(), g.end(), [](double x) { return std::isfinite(x); });
+    window.causes = causesOf(timer.inputs, g, correlationsOf(timer.inputs, input.programme->field),
+                             input.spread.modelLn, variance);
+    const double s = allReach ? std::sqrt(variance) : 1;
+    window.expectS = nominal;
+    window.lnSd = s;
+    if (!allReach || s >= kSensitivityLimit) {
+        fromSamples(window, draw(timer, input.spread.modelLn, nominal / quick, stop));
+        if (!allReach)
+            window.causes.clear();
+    } else {
+        window.lookS = roundedDownTime(nominal * std::exp(-kTwoSided * s));
+        window.latestS = roundedUpTime(nominal * std::exp(kTwoSided * s));
+    }
+    const auto over = cook::cookTo(*input.piece, *input.programme, {input.bandHighK, food::ReadAt::peak},
+                                   cook::kQuick, input.tables);
+    ++solves;
+    if (over)
+        window.overshootS = roundedDownTime(over->pullS * std::exp(-kOneSided5 * window.lnSd));
+    return window;
+}
+
+} // namespace dynamet::translate

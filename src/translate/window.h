@@ -1,0 +1,28 @@
+#pragma once
+
+#include "translate/inputs.h"
+#include "translate/row.h"
+
+#include <stop_token>
+
+namespace dynamet::translate {
+
+/// Below this sd of ln(time) the window comes from sensitivities, above it from sampling.
+inline constexpr double kSensitivityLimit = 0.15;
+
+struct WindowInput {
+    const cook::FoodPiece* piece;
+    const cook::Programme* programme; ///< with its turns fixed
+    double pullK = 0;                 ///< as printed
+    double bandHighK = 0;             ///< top of the doneness band of the peak
+    FoodSpread spread;
+    cook::Tables tables;
+    std::uint64_t seed = 1;
+    int samples = 400;
+};
+
+/// The time at which the core first reaches the printed pull temperature, over all inputs drawn
+/// jointly (definitions §5). `solves` counts cooks.
+Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token stop = {});
+
+} // namespace dynamet::translate

@@ -1,0 +1,211 @@
+#include "translate/small_kitchen.h"
+#include "translate/window.h"
+
+#include <chrono>
+#include <cmath>
+#include <gtest/gtest.h>
+
+namespace {
+
+using namespace dynamet;
+using namespace dynamet::translate;
+using namespace dynamet::translate::testing;
+
+Prepared prepared(const Request& request) {
+    auto p = prepare(request);
+    EXPECT_TRUE(p.has_value()) << p.error().message;
+    return *p;
+}
+
+Row rowFor(const Prepared& p, const std::string& id, const std::string& zone = "") {
+    for (const Target& t : p.targets)
+        if (t.applianceId == id && (zone.empty() || t.zone == zone)) {
+            Row row = solveRow(p, t);
+            addWindow(p, row);
+            return row;
+        }
+    ADD_FAILURE() << "no target " << id;
+    return {};
+}
+
+TEST(Translate, ItsOwnApplianceGivesTheRecipeBack) {
+    const Prepared p = prepared(roastRequest());
+    const Row row = rowFor(p, "still");
+    ASSERT_TRUE(row.reached) << row.reason;
+    EXPECT_EQ(settingText(p.request.kitchen.appliances[0].controls, row.instruction.setting),
+              "oven=180C");
+    EXPECT_NEAR(row.outcome.pullS, p.outcome.pullS, 2);
+    EXPECT_LT(row.crustDistance, 0.02);
+}
+
+TEST(Translate, AFanOvenIsSetLowerForTheSameCrust) {
+    const Prepared p = prepared(roastRequest());
+    const Row row = rowFor(p, "fan");
+    ASSERT_TRUE(row.reached);
+    const double dial = std::get<double>(row.instruction.setting.values[0]);
+    EXPECT_LT(dial, 180);
+    EXPECT_GT(dial, 130);
+    ASSERT_TRUE(row.rule.has_value());
+    EXPECT_NE(row.rule->words.find("160 °C"), std::string::npos) << row.rule->words;
+}
+
+TEST(Translate, WindowHoldsTheExpectedTimeAndOrdersItsEnds) {
+    const Prepared p = prepared(roastRequest());
+    for (const Target& t : p.targets) {
+        Row row = solveRow(p, t);
+        addWindow(p, row);
+        if (!row.window)
+            continue;
+        EXPECT_LT(row.window->lookS, row.window->expectS) << t.applianceId;
+        if (row.window->latestS) {
+            EXPECT_GT(*row.window->latestS, row.window->expectS) << t.applianceId;
+        }
+    }
+}
+
+// definitions §5: with s ≈ 0.17 (an assumed oven) the window is about 12–24 for 17 min, rated about
+// 14–21; physics §5: assumed ovens have sd 0.17–0.20 of ln(time).
+TEST(Translate, AnAssumedOvenHasAWideWindowAndARatedOneANarrowerOne) {
+    Request request = roastRequest();
+    const Row assumed = rowFor(prepared(request), "still");
+    rate(request.kitchen, "still", "oven=180C", kitchen::Term::air, C(180), 2);
+    rate(request.kitchen, "still", "oven=180C", kitchen::Term::radiant, C(180), 4);
+    rate(request.kitchen, "still", "oven=180C", kitchen::Term::hAir, 10, 0.8);
+    const Row rated = rowFor(prepared(request), "still");
+    EXPECT_GT(assumed.window->lnSd, 0.12);
+    EXPECT_LT(assumed.window->lnSd, 0.24);
+    EXPECT_LT(rated.window->lnSd, 0.8 * assumed.window->lnSd);
+}
+
+/// Variance of ln(time) by plain sampling with everything but one number known exactly.
+double lnSdWith(double uFactor) {
+    Request request = roastRequest();
+    request.spread = {0, 0, 0, 0};
+    request.piece.food.waterU = 0;
+    rate(request.kitchen, "fan", "oven=160C", kitchen::Term::air, C(160), 3 * uFactor);
+    const Prepared p = prepared(request);
+    const auto& fan = *findAppliance(request.kitchen, "fan");
+    auto programme = programmeFor(request, {"fan", "middle", ""},
+                                  *kitchen::parseSetting(fan.controls, "oven=160C"));
+    for (auto& n : programme->field.numbers)
+        if (n.key.term != kitchen::Term::air)
+            n.u = 0;
+    programme->field.covariances.clear();
+    long solves = 0;
+    const auto window = windowOf({&request.piece, &*programme, C(60), C(70), request.spread, p.tables, 7},
+                                 solves);
+    return window->lnSd;
+}
+
+TEST(Translate, DoublingTheFieldsUncertaintyDoublesTheWindow) {
+    const double once = lnSdWith(1), twice = lnSdWith(2);
+    EXPECT_GT(once, 0.005);
+    EXPECT_NEAR(twice / once, 2, 0.05);
+}
+
+TEST(Translate, SensitivitiesAndSamplingAgree) {
+    Request request = roastRequest();
+    const Prepared p = prepared(request);
+    const auto& fan = *findAppliance(request.kitchen, "fan");
+    auto programme = programmeFor(request, {"fan", "middle", ""},
+                                  *kitchen::parseSetting(fan.controls, "oven=160C"));
+    for (auto& n : programme->field.numbers)
+        n.u *= 0.45; // narrow enough for sensitivities
+    for (auto& c : programme->field.covariances)
+        c.covariance *= 0.45 * 0.45;
+    FoodSpread narrow{0.02, 1.5, 0.2, 0.02};
+    long solves = 0;
+    const WindowInput input{&request.piece, &*programme, C(60), C(70), narrow, p.tables, 3};
+    const auto fast = windowOf(input, solves);
+    ASSERT_FALSE(fast->sampled) << fast->lnSd;
+    // The same by plain sampling, drawn here.
+    const auto inputs = inputsOf(programme->field, narrow, request.piece);
+    const auto factor = choleskyOf(correlationsOf(inputs, programme->field), inputs.size());
+    std::vector<double> logs;
+    std::uint64_t state = 12345;
+    const auto normal = [&state] { // twelve even numbers, good to 3 σ: a generator of the test's own
+        double sum = -6;
+        for (int i = 0; i < 12; ++i) {
+            state = state * 6364136223846793005ULL + 1442695040888963407ULL;
+            sum += static_cast<double>(state >> 11) * 0x1.0p-53;
+        }
+        return sum;
+    };
+    for (int s = 0; s < 600; ++s) {
+        std::vector<double> raw(inputs.size()), z(inputs.size(), 0.0);
+        for (double& r : raw)
+            r = normal();
+        for (std::size_t i = 0; i < z.size(); ++i)
+            for (std::size_t k = 0; k <= i; ++k)
+                z[i] += factor[i * z.size() + k] * raw[k];
+        const Shifted one = shifted(request.piece, *programme, inputs, z);
+        const auto tables = cook::tablesFor(one.piece.food, 101325);
+        logs.push_back(std::log(*cook::timeToReach(one.piece, one.programme, C(60), cook::kQuick, tables)) +
+                       0.02 * normal());
+    }
+    double sum = 0, squares = 0;
+    for (double l : logs)
+        sum += l;
+    for (double l : logs)
+        squares += std::pow(l - sum / 600, 2);
+    EXPECT_NEAR(fast->lnSd / std::sqrt(squares / 599), 1, 0.1);
+}
+
+TEST(Translate, SwappingTwoFieldsSwapsTheRows) {
+    Request request = roastRequest();
+    // A second still oven; the two are rated apart, then the ratings change places.
+    auto twin = request.kitchen.appliances[0];
+    twin.id = "twin";
+    request.kitchen.appliances.push_back(twin);
+    const auto row = [&](double still, double other, const char* id) {
+        Request r = request;
+        rate(r.kitchen, "still", "oven=180C", kitchen::Term::air, C(180), 2);
+        rate(r.kitchen, "twin", "oven=180C", kitchen::Term::air, C(still), 2);
+        rate(r.kitchen, "fan", "oven=180C", kitchen::Term::air, C(other), 2);
+        r.kitchen.appliances[1] = twin; // the "fan" place now holds the same kind
+        r.kitchen.appliances[1].id = "fan";
+        return rowFor(prepared(r), id);
+    };
+    const Row a = row(172, 195, "twin"), b = row(195, 172, "fan");
+    EXPECT_EQ(a.instruction.setting, b.instruction.setting);
+    EXPECT_NEAR(a.outcome.pullS, b.outcome.pullS, 1e-6);
+    EXPECT_EQ(a.window->expectS, b.window->expectS);
+}
+
+TEST(Translate, SaysWhenItIsBelowTheOfficialMinimum) {
+    Request request = roastRequest();
+    request.goal = {C(58), food::ReadAt::peak, C(56), C(60), "too low"};
+    const Row row = rowFor(prepared(request), "fan");
+    ASSERT_FALSE(row.warnings.empty());
+    EXPECT_EQ(row.warnings.front().code, "below_minimum");
+    EXPECT_NE(row.warnings.front().text.find("62.8 °C"), std::string::npos);
+    EXPECT_NE(row.warnings.front().text.find("Local codes"), std::string::npos);
+}
+
+TEST(Translate, PrintsThePullInWholeDegreesOfTheUnit) {
+    Request request = roastRequest();
+    request.fahrenheit = true;
+    const Row row = rowFor(prepared(request), "still");
+    const double f = Temperature::kelvin(row.instruction.pullK).fahrenheit();
+    EXPECT_NEAR(f, std::round(f), 1e-9);
+}
+
+TEST(Translate, AllRowsComeRankedAndSpeedIsPrinted) {
+    const Prepared p = prepared(roastRequest());
+    const auto begin = std::chrono::steady_clock::now();
+    const auto rows = translateAll(p);
+    const double ms = std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - begin).count();
+    long solves = 0;
+    for (const Row& row : rows) {
+        solves += row.solves;
+        printf("%-6s %-9s %s d %.2f rim %.1f t %.0f look %.0f latest %.0f s %.3f\n", row.target.applianceId.c_str(),
+               row.target.zone.c_str(), row.reached ? "ok" : row.reason.c_str(), row.crustDistance,
+               row.outcome.rimM * 1000, row.outcome.pullS, row.window ? row.window->lookS : 0,
+               row.window ? row.window->latestS.value_or(-1) : 0, row.window ? row.window->lnSd : 0);
+    }
+    printf("%zu rows, %ld cooks, %.0f ms\n", rows.size(), solves, ms);
+    for (std::size_t i = 1; i < rows.size(); ++i)
+        EXPECT_FALSE(ranksBefore(rows[i], rows[i - 1], p.outcome));
+}
+
+} // namespace
