@@ -1,0 +1,113 @@
+#include "rating/preheat.h"
+
+#include "numeric/statistics.h"
+#include "quantity/parse_duration.h"
+#include "quantity/print.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::rating {
+namespace {
+
+/// Means over whole cycles (or over even stretches without cycling): the batches of the mean.
+std::vector<double> batchMeans(const Series& settled, const Cycling& cycling) {
+    const double span = settled.timeS.back() - settled.timeS.front();
+    const double batch = cycling.periodS > 0 ? cycling.periodS : span / 6;
+    std::vector<double> out;
+    for (double at = settled.timeS.front(); at + batch <= settled.timeS.back() + 1e-9; at += batch) {
+        const Series part = between(settled, at, at + batch);
+        if (!part.empty())
+            out.push_back(mean(part.value));
+    }
+    return out;
+}
+
+std::string why(const Series& air, const SettledRule& rule) {
+    const double minutes = (air.timeS.back() - air.timeS.front()) / 60;
+    return fmt::format("it never settled in {:.0f} min of readings (the mean still moves more than "
+                       "{:.1f} K/min): log on for at least two whole cycles after it has stopped climbing",
+                       minutes, rule.slopeLimitPerS * 60);
+}
+
+} // namespace
+
+Result<Reduction> reducePreheat(const Preheat& test) {
+    const Series air = between(test.air, -1e300, 1e300);
+    if (const auto ok = checkReadings(test.air, test.plate ? "the plate" : "the air", 30, 250, 1300);
+        !ok)
+        return tl::unexpected(ok.error());
+    if (test.limitK) {
+        const auto over = std::count_if(air.value.begin(), air.value.end(),
+                                        [&](double v) { return v >= *test.limitK; });
+        if (over > 0)
+            return fail(Errc::refused,
+                        fmt::format("{} readings stand at the probe's limit of {:.0f} °C: they only say "
+                                    "\"at least\"; use another instrument or a lower setting",
+                                    over, *test.limitK - kZeroCelsiusK));
+    }
+    const auto settled = findSettled(air, test.rule);
+    if (!settled)
+        return fail(Errc::refused, why(air, test.rule));
+    // The stretch that shows that it has settled may still creep a little: leave it out where the
+    // log goes on for long enough after it.
+    const double enough = std::max(test.rule.windowS, 2 * settled->cycling.periodS);
+    const bool later = air.timeS.back() - settled->atS >= enough;
+    const Series part = between(air, later ? settled->atS : settled->fromS, 1e300);
+    const std::vector<double> batches = batchMeans(part, settled->cycling);
+    const double centre = batches.empty() ? mean(part.value) : mean(batches);
+    const double typeA = batches.size() > 1
+                             ? standardDeviation(batches) / std::sqrt(double(batches.size()))
+                             : standardDeviation(part.value);
+    const double dof = std::max(1.0, double(batches.size()) - 1);
+    const double start = air.timeS.front();
+    const auto reached = std::find_if(air.value.begin(), air.value.end(),
+                                      [&](double v) { return v >= test.setK; });
+    Reduction out;
+    out.protocol = "preheat";
+    const char* meanName = test.plate ? "plate_K" : "air_K";
+    out.quantities.push_back(makeQuantity(meanName, centre, "K", typeA, dof, test.uBiasK));
+    out.quantities.push_back(makeQuantity("offset_K", centre - test.setK, "K", typeA, dof, test.uBiasK));
+    if (reached != air.value.end()) {
+        const auto at = static_cast<std::size_t>(reached - air.value.begin());
+        const double step = at > 0 ? air.timeS[at] - air.timeS[at - 1] : 1;
+        out.quantities.push_back(makeQuantity("first_reach_s", air.timeS[at] - start, "s", step / 2, 1e9, 0));
+    } else {
+        out.warnings.push_back({"never_reached", "the air never reached what the dial says"});
+    }
+    out.quantities.push_back(makeQuantity("settled_s", settled->atS - start, "s", 30, 1e9, 0));
+    const double highest = *std::max_element(air.value.begin(), air.value.end());
+    out.quantities.push_back(makeQuantity("overshoot_K", std::max(0.0, highest - test.setK), "K", 0.3,
+                                          1e9, test.uBiasK));
+    out.quantities.push_back(makeQuantity("half_swing_K", settled->cycling.halfSwing, "K",
+                                          0.1 * settled->cycling.halfSwing, 1e9, 0));
+    if (settled->cycling.periodS > 0)
+        out.quantities.push_back(makeQuantity("period_s", settled->cycling.periodS, "s",
+                                              0.1 * settled->cycling.periodS, 1e9, 0));
+    out.contributions = {{"batches of cycles", typeA}, {"probe's bias", test.uBiasK}};
+    for (std::size_t i = 0; i < part.size(); ++i) {
+        out.fit.timeS.push_back(part.timeS[i]);
+        out.fit.value.push_back(centre);
+        out.residuals.timeS.push_back(part.timeS[i]);
+        out.residuals.value.push_back(part.value[i] - centre);
+    }
+    fillDiagonalCovariance(out);
+    const Quantity& q = out.quantities.front();
+    const double offset = centre - test.setK;
+    out.sentence = fmt::format(
+        "Set to {}, it settles at {}: {} K {} the dial, after {}.",
+        printTemperature(Temperature::kelvin(test.setK), TemperatureUnit::celsius),
+        printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius, halfWidth95(q)),
+        printFixed(std::abs(offset), 0), offset < 0 ? "below" : "above",
+        printDuration(settled->atS - start));
+    const auto term = test.plate ? kitchen::Term::plate : kitchen::Term::air;
+    const auto face = test.plate ? kitchen::Face::bottom : kitchen::Face::all;
+    out.fieldNumbers.push_back({{face, term}, q.value, q.u, kitchen::Provenance::measured, "", "measured"});
+    if (test.plate)
+        out.fieldNumbers.push_back({{face, kitchen::Term::plateSet}, q.value, q.u,
+                                    kitchen::Provenance::measured, "", "measured"});
+    return out;
+}
+
+} // namespace dynamet::rating

@@ -1,0 +1,22 @@
+#pragma once
+
+#include "rating/reduction.h"
+#include "trace/settled.h"
+
+namespace dynamet::rating {
+
+/// An oven, air fryer or plate heated from cold to a dial setting, its air (or plate) logged.
+struct Preheat {
+    Series air;            ///< K
+    double setK = 453.15;
+    SettledRule rule;      ///< air by default; plates 1 K/min, coals 2
+    double uBiasK = 0.8;   ///< standard uncertainty of the probe's bias
+    bool plate = false;    ///< the number is a plate's, not the air's
+    std::optional<double> limitK; ///< readings at or above it only bound
+};
+
+/// Time to reach and to settle (s), overshoot, mean, half-swing, period and offset from the dial.
+/// Refused: never settled, probe at its limit, time backwards, unit suspected.
+Result<Reduction> reducePreheat(const Preheat& test);
+
+} // namespace dynamet::rating

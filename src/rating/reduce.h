@@ -1,0 +1,26 @@
+#pragma once
+
+#include "rating/reduction.h"
+
+#include <map>
+
+namespace dynamet::rating {
+
+/// A test as the book and the command line hold it: protocol, channels by role ("water", "air",
+/// "block", "plate"), keyed readings by role ("probe", "dial"), named values in SI (docs/formats.md).
+struct TestInput {
+    std::string protocol;
+    std::map<std::string, Series> channels; ///< K
+    std::map<std::string, std::vector<double>> keyed; ///< K
+    std::map<std::string, double> values;
+    bool lid = true;
+    bool forcedFlow = false;
+};
+
+/// Runs the protocol. notFound for an unknown protocol, invalidArgument for a missing role or an
+/// unknown value, else whatever the protocol refuses.
+Result<Reduction> reduce(const TestInput& test);
+/// Roles that a protocol's channels can have, the leading one first.
+std::vector<std::string> rolesOf(const std::string& protocol);
+
+} // namespace dynamet::rating

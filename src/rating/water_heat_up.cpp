@@ -1,0 +1,179 @@
+#include "rating/water_heat_up.h"
+
+#include "numeric/statistics.h"
+#include "quantity/print.h"
+#include "quantity/water.h"
+#include "trace/series.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::rating {
+namespace {
+
+constexpr std::size_t kBatches = 8;
+
+/// First time at which the running straight line through a few readings passes a temperature.
+std::optional<double> passes(const Series& s, double kelvin) {
+    for (std::size_t i = 1; i < s.size(); ++i)
+        if (s.value[i - 1] < kelvin && s.value[i] >= kelvin) {
+            const double share = (kelvin - s.value[i - 1]) / (s.value[i] - s.value[i - 1]);
+            return s.timeS[i - 1] + share * (s.timeS[i] - s.timeS[i - 1]);
+        }
+    return std::nullopt;
+}
+
+double capacityAt(const WaterHeatUp& test, double kelvin) {
+    return test.waterKg * waterSpecificHeat(Temperature::kelvin(kelvin)) +
+           test.potKg * test.potSpecificHeat;
+}
+
+/// Net power over one stretch: heat stored + heat lost to the room. Evaporation comes on top.
+double powerOver(const WaterHeatUp& test, const Series& part) {
+    const Line line = fitLine(part.timeS, part.value);
+    const double middle = mean(part.value);
+    return capacityAt(test, middle) * line.slope + test.lossW_K * (middle - test.ambientK);
+}
+
+struct Window {
+    Series readings;
+    double seconds = 0;
+    double riseK = 0;
+    double evaporatedShare = 1; ///< of the weighed loss that falls into the window
+};
+
+/// Evaporation goes with the vapour pressure, so that most of the weighed loss is at the hot end.
+double shareOfEvaporation(const WaterHeatUp& test, const Series& inside) {
+    const auto sum = [](const Series& s) {
+        double total = 0;
+        for (std::size_t i = 1; i < s.size(); ++i)
+            total += (s.timeS[i] - s.timeS[i - 1]) *
+                     saturationPressurePa(Temperature::kelvin((s.value[i] + s.value[i - 1]) / 2));
+        return total;
+    };
+    const double all = sum(between(test.water, -1e300, 1e300));
+    return all > 0 ? std::min(1.0, sum(inside) / all) : 0;
+}
+
+Result<Window> findWindow(const WaterHeatUp& test) {
+    const double boiling = boilingPoint(test.pressurePa).kelvin();
+    if (test.toK > boiling - 5)
+        return fail(Errc::refused,
+                    fmt::format("water boils at {:.1f} °C here: end the window at least 5 K below",
+                                boiling - kZeroCelsiusK));
+    const BlockMeans blocks = blockMeans(between(test.water, -1e300, 1e300), 400);
+    const auto from = passes(blocks.means, test.fromK), to = passes(blocks.means, test.toK);
+    if (!from || !to)
+        return fail(Errc::refused,
+                    fmt::format("the water does not pass from {:.0f} to {:.0f} °C in this log: log on "
+                                "until it does, or choose another window",
+                                test.fromK - kZeroCelsiusK, test.toK - kZeroCelsiusK));
+    Window out;
+    const double start = std::max(*from, blocks.means.timeS.front() + test.hobLagS);
+    out.readings = between(blocks.means, start, *to);
+    out.seconds = *to - start;
+    out.riseK = test.toK - valueAt(blocks.means, start);
+    if (out.readings.size() < 3 * kBatches)
+        return fail(Errc::refused, fmt::format("only {} readings between {:.0f} and {:.0f} °C: log "
+                                               "faster or heat more water",
+                                               out.readings.size(), test.fromK - kZeroCelsiusK,
+                                               test.toK - kZeroCelsiusK));
+    out.evaporatedShare = shareOfEvaporation(test, out.readings);
+    return out;
+}
+
+/// Temperature course under the mean power, for drawing and residuals.
+void addFit(Reduction& out, const WaterHeatUp& test, const Window& window, double storedAndLost) {
+    double t = window.readings.value.front();
+    for (std::size_t i = 0; i < window.readings.size(); ++i) {
+        if (i > 0) {
+            const double dt = window.readings.timeS[i] - window.readings.timeS[i - 1];
+            t += dt * (storedAndLost - test.lossW_K * (t - test.ambientK)) / capacityAt(test, t);
+        }
+        out.fit.timeS.push_back(window.readings.timeS[i]);
+        out.fit.value.push_back(t);
+        out.residuals.timeS.push_back(window.readings.timeS[i]);
+        out.residuals.value.push_back(window.readings.value[i] - t);
+    }
+}
+
+void addEfficiency(Reduction& out, const WaterHeatUp& test, double seconds) {
+    const Quantity power = out.quantities.front();
+    double input = 0;
+    if (test.energyJ)
+        input = *test.energyJ / seconds;
+    else if (test.inputW)
+        input = *test.inputW;
+    if (!(input > 0))
+        return;
+    const double efficiency = power.value / input;
+    const double relative = std::hypot(power.uTypeB / power.value, test.uEnergy);
+    out.quantities.push_back(makeQuantity("efficiency", efficiency, "1",
+                                          efficiency * power.uTypeA / power.value, kBatches - 1.0,
+                                          efficiency * relative));
+    if (efficiency > 0.97)
+        out.warnings.push_back({"efficiency_too_high",
+                                "more heat than energy went in: check the meter, the water and the pot"});
+}
+
+} // namespace
+
+Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
+    if (!(test.waterKg > 0))
+        return fail(Errc::invalidArgument, "the mass of the water is missing");
+    if (const auto ok = checkReadings(test.water, "the water", 24, 268, 378); !ok)
+        return tl::unexpected(ok.error());
+    const auto window = findWindow(test);
+    if (!window)
+        return tl::unexpected(window.error());
+    std::vector<double> batches;
+    const std::size_t per = window->readings.size() / kBatches;
+    for (std::size_t b = 0; b < kBatches; ++b) {
+        Series part;
+        for (std::size_t i = b * per; i < (b + 1) * per; ++i) {
+            part.timeS.push_back(window->readings.timeS[i]);
+            part.value.push_back(window->readings.value[i]);
+        }
+        batches.push_back(powerOver(test, part));
+    }
+    const double middle = test.toK - window->riseK / 2;
+    const double latent = latentHeatJPerKg(Temperature::kelvin(middle + 10));
+    const double slope = window->riseK / window->seconds;
+    const double meanK = mean(window->readings.value);
+    const double stored = capacityAt(test, middle) * slope;
+    const double lost = test.lossW_K * (meanK - test.ambientK);
+    const double steam = test.evaporatedKg * window->evaporatedShare * latent / window->seconds;
+    const double power = stored + lost + steam;
+    const double waterPart = test.waterKg * waterSpecificHeat(Temperature::kelvin(middle)) * slope;
+    Reduction out;
+    out.protocol = "water-heat-up";
+    out.contributions = {
+        {"batches of readings", standardDeviation(batches) / std::sqrt(double(kBatches))},
+        {"thermometer", test.uGain * stored},
+        {"mass of water", test.uWaterKg * waterPart},
+        {"pot", test.uPotHeat * (stored - waterPart)},
+        {"heat lost to the room", test.uLossW_K * (meanK - test.ambientK)},
+        {"evaporation", test.lid && test.evaporatedKg == 0
+                            ? 0.3 * test.uEvaporatedKg * latent / window->seconds
+                            : test.uEvaporatedKg * window->evaporatedShare * latent / window->seconds}};
+    double typeB = 0;
+    for (std::size_t i = 1; i < out.contributions.size(); ++i)
+        typeB = std::hypot(typeB, out.contributions[i].u);
+    out.quantities.push_back(makeQuantity("net_power_W", power, "W", out.contributions[0].u,
+                                          kBatches - 1.0, typeB));
+    addFit(out, test, *window, stored + lost);
+    addEfficiency(out, test, window->seconds);
+    if (!test.lid && test.evaporatedKg == 0)
+        out.warnings.push_back({"not_weighed", "without a lid, weigh the pot before and after: the "
+                                               "steam that left is missing from the power"});
+    fillDiagonalCovariance(out);
+    const Quantity& q = out.quantities.front();
+    out.sentence = fmt::format("It puts {} into the water and the pot.",
+                               printPlusMinus(q.value / 1000, halfWidth95(q) / 1000, "kW"));
+    out.fieldNumbers.push_back({{kitchen::Face::all, kitchen::Term::power}, q.value, q.u,
+                                kitchen::Provenance::measured, "", "measured"});
+    return out;
+}
+
+} // namespace dynamet::rating

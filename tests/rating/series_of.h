@@ -1,0 +1,12 @@
+#pragma once
+
+#include "generator/bodies.h"
+#include "trace/series.h"
+
+inline dynamet::Series seriesOf(const generator::Log& log) {
+    dynamet::Series out;
+    out.timeS = log.seconds;
+    for (double c : log.celsius)
+        out.value.push_back(c + 273.15);
+    return out;
+}
