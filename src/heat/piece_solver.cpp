@@ -22,11 +22,12 @@ Result<PieceSolver> PieceSolver::create(const Piece& piece, std::shared_ptr<cons
     if (!(piece.thicknessM >= 1e-4 && piece.thicknessM <= 1))
         return fail(Errc::invalidArgument,
                     fmt::format("a thickness of {} m is outside 0.1 mm to 1 m", piece.thicknessM));
-    if (!(piece.startK >= 273.15 && piece.startK <= 473.15))
-        return fail(Errc::invalidArgument,
-                    fmt::format("a start of {:.1f} °C is outside 0 to 200 °C (from frozen is not "
+    const double coldest = material->waterPerVolume() > 0 ? 273.15 : 233.15;
+    if (!(piece.startK >= coldest && piece.startK <= 473.15))
+        return fail(Errc::unsupported,
+                    fmt::format("a start of {:.1f} °C is outside {:.0f} to 200 °C (from frozen is not "
                                 "computed yet)",
-                                piece.startK - 273.15));
+                                piece.startK - 273.15, coldest - 273.15));
     if (options.cells < 4 || options.cells % 2 != 0 || options.cells > 20000)
         return fail(Errc::invalidArgument, "cells must be even, 4 to 20000");
     if (!(options.toleranceK > 0))

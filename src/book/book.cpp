@@ -1,0 +1,205 @@
+#include "book/book.h"
+
+#include <array>
+#include <cerrno>
+#include <cstring>
+#include <fcntl.h>
+#include <fmt/format.h>
+#include <fstream>
+#include <random>
+#include <sqlite3.h>
+#include <string_view>
+#include <sys/file.h>
+#include <unistd.h>
+
+namespace dynamet::data {
+extern const std::string_view book_migration_001;
+}
+
+namespace dynamet::book {
+namespace {
+
+/// The lock beside the book; −1 when somebody else holds it, −2 when it cannot be made.
+int takeLock(const std::string& path) {
+    const int fd = ::open((path + "-lock").c_str(), O_RDWR | O_CREAT | O_CLOEXEC, 0644);
+    if (fd < 0)
+        return -2;
+    if (::flock(fd, LOCK_EX | LOCK_NB) == 0)
+        return fd;
+    ::close(fd);
+    return -1;
+}
+
+Result<bool> looksLikeABook(const std::string& path) {
+    std::ifstream file(path, std::ios::binary);
+    if (!file)
+        return fail(errno == ENOENT ? Errc::notFound : Errc::io,
+                    fmt::format("{}: {}", path, std::strerror(errno)));
+    std::array<char, 72> head{};
+    file.read(head.data(), head.size());
+    const bool sqlite = file.gcount() == 72 && std::memcmp(head.data(), "SQLite format 3", 16) == 0;
+    std::uint32_t id = 0;
+    for (int i = 0; i < 4; ++i)
+        id = id << 8 | static_cast<unsigned char>(head[static_cast<std::size_t>(68 + i)]);
+    if (!sqlite || static_cast<std::int32_t>(id) != kApplicationId)
+        return fail(Errc::corruptData,
+                    fmt::format("{} is no kitchen book, or its beginning is damaged; it was left as it is", path));
+    return true;
+}
+
+void migrate(SQLite::Database& database, int from) {
+    constexpr std::array<const std::string_view*, 1> kMigrations{&data::book_migration_001};
+    for (int version = from; version < kSchemaVersion; ++version) {
+        SQLite::Transaction transaction(database);
+        database.exec(std::string(*kMigrations[static_cast<std::size_t>(version)]));
+        database.exec(fmt::format("PRAGMA user_version = {}", version + 1));
+        transaction.commit();
+    }
+}
+
+void setUp(SQLite::Database& database, bool writable) {
+    database.exec("PRAGMA foreign_keys = ON");
+    database.setBusyTimeout(2000);
+    if (writable) {
+        database.exec("PRAGMA journal_mode = WAL");
+        database.exec("PRAGMA synchronous = FULL");
+    }
+}
+
+int minimumReader(SQLite::Database& database) {
+    SQLite::Statement query(database, "SELECT value FROM book_info WHERE key = 'min_reader'");
+    return query.executeStep() ? std::stoi(query.getColumn(0).getString()) : 1;
+}
+
+} // namespace
+
+Book::Book(Book&& other) noexcept
+    : database_(std::move(other.database_)), path_(std::move(other.path_)), access_(other.access_),
+      lock_(std::exchange(other.lock_, -1)) {}
+
+Book& Book::operator=(Book&& other) noexcept {
+    std::swap(database_, other.database_);
+    std::swap(path_, other.path_);
+    std::swap(access_, other.access_);
+    std::swap(lock_, other.lock_);
+    return *this;
+}
+
+Book::~Book() {
+    database_.reset();
+    if (lock_ >= 0)
+        ::close(lock_);
+}
+
+std::string Book::accessWords() const {
+    switch (access_) {
+    case Access::readWrite: return "";
+    case Access::elsewhere: return "This book is open elsewhere: here it can only be read";
+    case Access::newer: return "This book was written by a newer Dynamet: here it can only be read";
+    case Access::readOnlyFile: return "This file may not be written: the book can only be read";
+    }
+    return "";
+}
+
+Error translated(const SQLite::Exception& exception) {
+    switch (exception.getErrorCode()) {
+    case SQLITE_FULL: return {Errc::io, "the disk is full; nothing was changed, what was saved before is safe", 0};
+    case SQLITE_READONLY: return {Errc::readOnly, "the book may not be written; nothing was changed", 0};
+    case SQLITE_CORRUPT:
+    case SQLITE_NOTADB:
+        return {Errc::corruptData, "the book is damaged; it was left as it is. Open its newest copy (.bak) or "
+                                   "run \"dynamet-cli book check\"", 0};
+    case SQLITE_BUSY: return {Errc::io, "the book is busy; nothing was changed, try again", 0};
+    default: return {Errc::io, fmt::format("the book said: {}; nothing was changed", exception.what()), 0};
+    }
+}
+
+Result<Book> Book::open(const std::string& path) {
+    if (const auto ours = looksLikeABook(path); !ours)
+        return tl::unexpected(ours.error());
+    Access access = Access::readWrite;
+    int lock = -1;
+    if (::access(path.c_str(), W_OK) != 0)
+        access = Access::readOnlyFile;
+    else if ((lock = takeLock(path)) < 0)
+        access = lock == -1 ? Access::elsewhere : Access::readOnlyFile;
+    try {
+        const int mode = access == Access::readWrite ? SQLite::OPEN_READWRITE : SQLite::OPEN_READONLY;
+        auto database = std::make_unique<SQLite::Database>(path, mode);
+        const int version = database->execAndGet("PRAGMA user_version").getInt();
+        if (version > kSchemaVersion) {
+            if (minimumReader(*database) > kSchemaVersion) {
+                if (lock >= 0)
+                    ::close(lock);
+                return fail(Errc::unsupported, fmt::format("{} needs a newer Dynamet (format {}); it was left "
+                                                           "as it is",
+                                                           path, version));
+            }
+            access = Access::newer;
+            database = std::make_unique<SQLite::Database>(path, SQLite::OPEN_READONLY);
+        }
+        setUp(*database, access == Access::readWrite);
+        if (access == Access::readWrite && version < kSchemaVersion) {
+            SQLite::Statement copy(*database, "VACUUM INTO ?");
+            copy.bind(1, fmt::format("{}.v{}.bak", path, version));
+            copy.exec();
+            migrate(*database, version);
+        }
+        return Book(std::move(database), path, access, lock);
+    } catch (const SQLite::Exception& exception) {
+        if (lock >= 0)
+            ::close(lock);
+        return tl::unexpected(translated(exception).in(path));
+    }
+}
+
+Result<Book> Book::create(const std::string& path, const When& when) {
+    if (::access(path.c_str(), F_OK) == 0)
+        return fail(Errc::io, fmt::format("{} exists already; it was left as it is", path));
+    try {
+        {
+            SQLite::Database database(path, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE);
+            database.exec(fmt::format("PRAGMA application_id = {}", kApplicationId));
+            setUp(database, true);
+            migrate(database, 0);
+            SQLite::Statement info(database, "INSERT INTO book_info VALUES (?, ?)");
+            for (const auto& [key, value] :
+                 {std::pair<std::string, std::string>{"min_reader", "1"}, {"created_at_ms", std::to_string(when.utcMs)}, {"id", newId()}}) {
+                info.bind(1, key);
+                info.bind(2, value);
+                info.exec();
+                info.reset();
+            }
+        }
+        return open(path);
+    } catch (const SQLite::Exception& exception) {
+        return tl::unexpected(translated(exception).in(path));
+    }
+}
+
+std::string newId() {
+    std::random_device device;
+    std::array<unsigned, 4> words{};
+    for (unsigned& word : words)
+        word = device();
+    words[1] = (words[1] & 0xffff0fffU) | 0x4000U;
+    words[2] = (words[2] & 0x3fffffffU) | 0x80000000U;
+    return fmt::format("{:08x}-{:04x}-{:04x}-{:04x}-{:04x}{:08x}", words[0], words[1] >> 16, words[1] & 0xffff,
+                       words[2] >> 16, words[2] & 0xffff, words[3]);
+}
+
+Result<std::string> checkBook(Book& book) {
+    return reading(book, [](SQLite::Database& db) {
+        std::string found;
+        SQLite::Statement integrity(db, "PRAGMA integrity_check");
+        while (integrity.executeStep())
+            found += (found.empty() ? "" : "; ") + integrity.getColumn(0).getString();
+        SQLite::Statement keys(db, "PRAGMA foreign_key_check");
+        while (keys.executeStep())
+            found += fmt::format("; a row of {} points to a missing {}", keys.getColumn(0).getString(),
+                                 keys.getColumn(2).getString());
+        return found;
+    });
+}
+
+} // namespace dynamet::book

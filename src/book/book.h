@@ -1,0 +1,91 @@
+#pragma once
+
+#include "quantity/result.h"
+
+#include <SQLiteCpp/SQLiteCpp.h>
+#include <cstdint>
+#include <memory>
+#include <string>
+
+namespace dynamet::book {
+
+inline constexpr std::int32_t kApplicationId = 0x44594e4d; // "DYNM"
+inline constexpr int kSchemaVersion = 1;
+
+/// When something was written: passed in, so that nothing here asks a clock.
+struct When {
+    std::int64_t utcMs = 0;
+    int offsetMin = 0;
+};
+
+/// An open kitchen book: one SQLite file in WAL mode with synchronous=FULL. One connection writes;
+/// a second opener gets it read-only. Closing is the destructor.
+class Book {
+  public:
+    enum class Access { readWrite, elsewhere, newer, readOnlyFile };
+
+    Book(Book&&) noexcept;
+    Book& operator=(Book&&) noexcept;
+    ~Book();
+
+    /// Opens a book and brings it up to this program's schema (with a copy beside it first).
+    /// notFound, corruptData (damaged or no book of ours: it is left untouched), io.
+    static Result<Book> open(const std::string& path);
+    /// Makes a new, empty book; io when the file exists already.
+    static Result<Book> create(const std::string& path, const When& when);
+
+    const std::string& path() const { return path_; }
+    Access access() const { return access_; }
+    bool writable() const { return access_ == Access::readWrite; }
+    /// What the status line says of an access that is not read-write; empty otherwise.
+    std::string accessWords() const;
+    SQLite::Database& database() { return *database_; }
+
+  private:
+    Book(std::unique_ptr<SQLite::Database> database, std::string path, Access access, int lock)
+        : database_(std::move(database)), path_(std::move(path)), access_(access), lock_(lock) {}
+    std::unique_ptr<SQLite::Database> database_;
+    std::string path_;
+    Access access_ = Access::readWrite;
+    int lock_ = -1;
+};
+
+/// A new random id (UUID version 4).
+std::string newId();
+
+/// Runs one action as one transaction: all of it or nothing. SQLite's errors become an Error
+/// (readOnly, io "disk full", corruptData) that says that nothing was changed.
+template <class Action>
+Result<bool> inTransaction(Book& book, Action action);
+
+/// Translates what SQLite threw.
+Error translated(const SQLite::Exception& exception);
+
+template <class Action>
+Result<bool> inTransaction(Book& book, Action action) {
+    if (!book.writable())
+        return fail(Errc::readOnly, book.accessWords() + "; nothing was changed");
+    try {
+        SQLite::Transaction transaction(book.database());
+        action(book.database());
+        transaction.commit();
+        return true;
+    } catch (const SQLite::Exception& exception) {
+        return tl::unexpected(translated(exception));
+    }
+}
+
+/// Reads; SQLite's errors become an Error.
+template <class Read>
+auto reading(Book& book, Read read) -> Result<decltype(read(book.database()))> {
+    try {
+        return read(book.database());
+    } catch (const SQLite::Exception& exception) {
+        return tl::unexpected(translated(exception));
+    }
+}
+
+/// PRAGMA integrity_check and foreign keys; "ok" or what was found.
+Result<std::string> checkBook(Book& book);
+
+} // namespace dynamet::book

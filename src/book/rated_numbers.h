@@ -1,0 +1,12 @@
+#pragma once
+
+#include "book/book.h"
+#include "kitchen/kitchen.h"
+
+namespace dynamet::book {
+
+/// The field numbers of an appliance's saved ratings that stand (not withdrawn, not superseded),
+/// oldest first. Settings that no longer fit the controls are left out. Throws SQLite::Exception.
+std::vector<kitchen::RatedNumber> loadRatedNumbers(SQLite::Database& db, const kitchen::Appliance& appliance);
+
+} // namespace dynamet::book

@@ -1,0 +1,139 @@
+#include "book/recipe_store.h"
+
+namespace dynamet::book {
+namespace {
+
+using SQLite::Database;
+using SQLite::Statement;
+
+inline constexpr int kModelVersion = 1;
+constexpr const char* kShapes[] = {"slab", "cylinder", "sphere"};
+
+heat::Shape shapeOf(const std::string& text) {
+    for (int i = 0; i < 3; ++i)
+        if (text == kShapes[i])
+            return static_cast<heat::Shape>(i);
+    return heat::Shape::slab;
+}
+
+food::ReadAt readAtOf(const std::string& text) {
+    for (int i = 0; i < 4; ++i)
+        if (text == word(static_cast<food::ReadAt>(i)))
+            return static_cast<food::ReadAt>(i);
+    return food::ReadAt::peak;
+}
+
+} // namespace
+
+Result<bool> addRecipe(Book& book, const RecipeRecord& r, const When& when) {
+    return inTransaction(book, [&](Database& db) {
+        Statement s(db, "INSERT INTO recipe VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,"
+                        "(SELECT COUNT(*) FROM recipe),?,NULL)");
+        s.bind(1, r.id);
+        s.bind(2, r.name);
+        s.bind(3, r.author);
+        s.bind(4, r.text);
+        s.bind(5, r.reference.applianceId);
+        s.bind(6, r.settingText);
+        s.bind(7, r.reference.zone);
+        if (r.reference.vesselId.empty())
+            s.bind(8);
+        else
+            s.bind(8, r.reference.vesselId);
+        s.bind(9, r.piece.food.id);
+        s.bind(10, word(r.piece.form));
+        s.bind(11, kShapes[static_cast<int>(r.piece.shape)]);
+        s.bind(12, r.piece.thicknessM);
+        s.bind(13, r.piece.startK);
+        s.bind(14, r.goal.coreK);
+        s.bind(15, word(r.goal.readAt));
+        s.bind(16, r.goal.bandLowK);
+        s.bind(17, r.goal.bandHighK);
+        s.bind(18, r.goal.words);
+        s.bind(19, when.utcMs);
+        s.exec();
+    });
+}
+
+Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen& kitchen) {
+    return reading(book, [&](Database& db) {
+        std::vector<RecipeRecord> out;
+        Statement s(db, "SELECT id,name,author,text,appliance_id,setting,zone,vessel_id,food_id,form,shape,thickness_m,"
+                        "start_k,core_k,read_at,band_low_k,band_high_k,goal_words FROM recipe WHERE withdrawn_at_ms "
+                        "IS NULL ORDER BY position");
+        while (s.executeStep()) {
+            RecipeRecord r;
+            r.id = s.getColumn(0).getString();
+            r.name = s.getColumn(1).getString();
+            r.author = s.getColumn(2).getString();
+            r.text = s.getColumn(3).getString();
+            r.reference.applianceId = s.getColumn(4).getString();
+            r.settingText = s.getColumn(5).getString();
+            r.reference.zone = s.getColumn(6).getString();
+            r.reference.vesselId = s.getColumn(7).isNull() ? "" : s.getColumn(7).getString();
+            const auto food = food::findFood(s.getColumn(8).getString());
+            const auto* appliance = findAppliance(kitchen, r.reference.applianceId);
+            if (!food || !appliance)
+                continue;
+            const auto setting = kitchen::parseSetting(appliance->controls, r.settingText);
+            if (!setting)
+                continue;
+            r.reference.setting = *setting;
+            r.piece.food = *food;
+            r.piece.form = food::formOf(s.getColumn(9).getString()).value_or(food::Form::intact);
+            r.piece.shape = shapeOf(s.getColumn(10).getString());
+            r.piece.thicknessM = s.getColumn(11).getDouble();
+            r.piece.startK = s.getColumn(12).getDouble();
+            r.goal = {s.getColumn(13).getDouble(), readAtOf(s.getColumn(14).getString()), s.getColumn(15).getDouble(),
+                      s.getColumn(16).getDouble(), s.getColumn(17).getString()};
+            out.push_back(r);
+        }
+        return out;
+    });
+}
+
+Result<std::string> saveTranslation(Book& book, const std::string& recipeId, const std::string& snapshotJson,
+                                    std::uint64_t seed, const When& when) {
+    const std::string id = newId();
+    const auto done = inTransaction(book, [&](Database& db) {
+        Statement s(db, "INSERT INTO translation VALUES (?,?,?,?,?,?,?,NULL)");
+        s.bind(1, id);
+        s.bind(2, recipeId);
+        s.bind(3, snapshotJson);
+        s.bind(4, kModelVersion);
+        s.bind(5, static_cast<std::int64_t>(seed));
+        s.bind(6, when.utcMs);
+        s.bind(7, when.offsetMin);
+        s.exec();
+    });
+    if (!done)
+        return tl::unexpected(done.error());
+    return id;
+}
+
+Result<bool> withdrawTranslation(Book& book, const std::string& id, std::optional<When> when) {
+    return inTransaction(book, [&](Database& db) {
+        Statement s(db, "UPDATE translation SET withdrawn_at_ms=? WHERE id=?");
+        if (when)
+            s.bind(1, when->utcMs);
+        else
+            s.bind(1);
+        s.bind(2, id);
+        s.exec();
+    });
+}
+
+Result<std::vector<TranslationLine>> listTranslations(Book& book, const std::string& recipeId) {
+    return reading(book, [&](Database& db) {
+        std::vector<TranslationLine> out;
+        Statement s(db, "SELECT id,recipe_id,snapshot_json,created_at_ms FROM translation WHERE recipe_id=? AND "
+                        "withdrawn_at_ms IS NULL ORDER BY created_at_ms DESC, rowid DESC");
+        s.bind(1, recipeId);
+        while (s.executeStep())
+            out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(), s.getColumn(2).getString(),
+                           s.getColumn(3).getInt64()});
+        return out;
+    });
+}
+
+} // namespace dynamet::book

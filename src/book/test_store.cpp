@@ -1,0 +1,314 @@
+#include "book/test_store.h"
+
+#include "book/reading_blocks.h"
+#include "quantity/temperature.h"
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+namespace dynamet::book {
+namespace {
+
+using nlohmann::json;
+using SQLite::Database;
+using SQLite::Statement;
+
+void bindText(Statement& s, int at, const std::string& text) {
+    if (text.empty())
+        s.bind(at);
+    else
+        s.bind(at, text);
+}
+
+template <class T>
+void bindOptional(Statement& s, int at, const std::optional<T>& value) {
+    if (!value)
+        s.bind(at);
+    else if constexpr (std::is_same_v<T, bool>)
+        s.bind(at, *value ? 1 : 0);
+    else
+        s.bind(at, *value);
+}
+
+std::string textAt(Statement& s, int column) {
+    return s.getColumn(column).isNull() ? "" : s.getColumn(column).getString();
+}
+
+double toKelvin(double value, const std::string& unit) {
+    if (unit == "°F")
+        return Temperature::fahrenheit(value).kelvin();
+    return unit == "K" ? value : Temperature::celsius(value).kelvin();
+}
+
+void insertTest(Database& db, const TestRecord& t, const When& when) {
+    Statement s(db, "INSERT INTO test VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,NULL)");
+    s.bind(1, t.id);
+    s.bind(2, t.applianceId);
+    s.bind(3, t.protocol);
+    s.bind(4, t.setting);
+    s.bind(5, t.zone);
+    bindText(s, 6, t.insertId);
+    bindText(s, 7, t.vesselId);
+    bindText(s, 8, t.siteId);
+    bindText(s, 9, t.operatorName);
+    bindOptional(s, 10, t.ambientK);
+    bindOptional(s, 11, t.windMPerS);
+    bindText(s, 12, t.fuel);
+    bindOptional(s, 13, t.lidOn);
+    bindOptional(s, 14, t.fanOn);
+    s.bind(15, json(t.values).dump());
+    s.bind(16, json(t.typed).dump());
+    s.bind(17, t.started.utcMs);
+    s.bind(18, t.started.offsetMin);
+    s.bind(19, when.utcMs);
+    s.exec();
+}
+
+void insertReadings(Database& db, const TestRecord& t) {
+    for (const RecordedChannel& channel : t.channels) {
+        Statement s(db, "INSERT INTO channel(test_id,role,name,instrument_id,unit,scale,offset,resolution,"
+                        "reading_count) VALUES (?,?,?,?,?,?,0,?,?)");
+        const double scale = channel.resolution > 0 ? channel.resolution : 1;
+        s.bind(1, t.id);
+        s.bind(2, channel.role);
+        s.bind(3, channel.name);
+        bindText(s, 4, channel.instrumentId);
+        s.bind(5, channel.unit);
+        s.bind(6, scale);
+        s.bind(7, channel.resolution);
+        s.bind(8, static_cast<std::int64_t>(channel.timeS.size()));
+        s.exec();
+        writeReadings(db, db.getLastInsertRowid(), channel, scale);
+    }
+    Statement k(db, "INSERT INTO keyed_reading VALUES (?,?,?,?,?)");
+    for (const auto& [role, readings] : t.keyed)
+        for (std::size_t i = 0; i < readings.size(); ++i) {
+            k.bind(1, t.id);
+            k.bind(2, role);
+            k.bind(3, static_cast<int>(i));
+            k.bind(4, readings[i].kelvin);
+            k.bind(5, readings[i].typed);
+            k.exec();
+            k.reset();
+        }
+}
+
+void insertNumbers(Database& db, const std::string& id, const rating::Reduction& r) {
+    Statement q(db, "INSERT INTO reduction_quantity VALUES (?,?,?,?,?,?,?,?,?,?)");
+    for (std::size_t i = 0; i < r.quantities.size(); ++i) {
+        const rating::Quantity& quantity = r.quantities[i];
+        q.bind(1, id);
+        q.bind(2, static_cast<int>(i));
+        q.bind(3, quantity.name);
+        q.bind(4, quantity.value);
+        q.bind(5, quantity.unit);
+        q.bind(6, quantity.u);
+        q.bind(7, quantity.uTypeA);
+        q.bind(8, quantity.uTypeB);
+        q.bind(9, quantity.dof);
+        q.bind(10, word(quantity.bound));
+        q.exec();
+        q.reset();
+    }
+    Statement n(db, "INSERT INTO field_number VALUES (?,?,?,?,?)");
+    for (const kitchen::FieldNumber& number : r.fieldNumbers) {
+        n.bind(1, id);
+        n.bind(2, word(number.key));
+        n.bind(3, number.value);
+        n.bind(4, number.u);
+        n.bind(5, word(number.provenance));
+        n.exec();
+        n.reset();
+    }
+    Statement c(db, "INSERT INTO field_covariance VALUES (?,?,?,?)");
+    for (const kitchen::FieldCovariance& covariance : r.fieldCovariances) {
+        c.bind(1, id);
+        c.bind(2, word(covariance.a));
+        c.bind(3, word(covariance.b));
+        c.bind(4, covariance.covariance);
+        c.exec();
+        c.reset();
+    }
+}
+
+Result<bool> setWithdrawn(Book& book, const char* table, const std::string& id, std::optional<When> when) {
+    return inTransaction(book, [&](Database& db) {
+        Statement s(db, fmt::format("UPDATE {} SET withdrawn_at_ms=? WHERE id=?", table));
+        if (when)
+            s.bind(1, when->utcMs);
+        else
+            s.bind(1);
+        s.bind(2, id);
+        s.exec();
+    });
+}
+
+void loadReadings(Database& db, TestRecord& t) {
+    Statement c(db, "SELECT id,role,name,instrument_id,unit,scale,resolution FROM channel WHERE test_id=? ORDER BY id");
+    c.bind(1, t.id);
+    while (c.executeStep()) {
+        RecordedChannel channel;
+        channel.role = c.getColumn(1).getString();
+        channel.name = c.getColumn(2).getString();
+        channel.instrumentId = textAt(c, 3);
+        channel.unit = c.getColumn(4).getString();
+        channel.resolution = c.getColumn(6).getDouble();
+        readReadings(db, c.getColumn(0).getInt64(), c.getColumn(5).getDouble(), channel);
+        t.channels.push_back(std::move(channel));
+    }
+    Statement k(db, "SELECT role,value_k,typed FROM keyed_reading WHERE test_id=? ORDER BY role,position");
+    k.bind(1, t.id);
+    while (k.executeStep())
+        t.keyed[k.getColumn(0).getString()].push_back({k.getColumn(1).getDouble(), k.getColumn(2).getString()});
+    Statement f(db, "SELECT name,sha256,dialect_json FROM log_file WHERE test_id=?");
+    f.bind(1, t.id);
+    if (f.executeStep()) {
+        t.fileName = f.getColumn(0).getString();
+        t.fileSha256 = f.getColumn(1).getString();
+        t.dialectJson = f.getColumn(2).getString();
+    }
+}
+
+std::optional<double> numberAt(Statement& s, int column) {
+    return s.getColumn(column).isNull() ? std::nullopt : std::optional<double>(s.getColumn(column).getDouble());
+}
+
+std::optional<bool> flagAt(Statement& s, int column) {
+    return s.getColumn(column).isNull() ? std::nullopt : std::optional<bool>(s.getColumn(column).getInt() != 0);
+}
+
+} // namespace
+
+rating::TestInput inputOf(const TestRecord& test) {
+    rating::TestInput out;
+    out.protocol = test.protocol;
+    out.values = test.values;
+    out.lid = test.lidOn.value_or(true);
+    out.forcedFlow = test.fanOn.value_or(false);
+    for (const RecordedChannel& channel : test.channels) {
+        Series series{channel.timeS, {}};
+        for (double v : channel.asRecorded)
+            series.value.push_back(toKelvin(v, channel.unit));
+        out.channels[channel.role] = std::move(series);
+    }
+    for (const auto& [role, readings] : test.keyed)
+        for (const KeyedReading& reading : readings)
+            out.keyed[role].push_back(reading.kelvin);
+    return out;
+}
+
+Result<bool> addTest(Book& book, const TestRecord& test, const When& when) {
+    return inTransaction(book, [&](Database& db) {
+        insertTest(db, test, when);
+        insertReadings(db, test);
+        if (test.fileName.empty())
+            return;
+        Statement s(db, "INSERT INTO log_file VALUES (?,?,?,?)");
+        s.bind(1, test.id);
+        s.bind(2, test.fileName);
+        s.bind(3, test.fileSha256);
+        s.bind(4, test.dialectJson);
+        s.exec();
+    });
+}
+
+Result<std::string> saveReduction(Book& book, const std::string& testId, const rating::Reduction& r,
+                                  const std::map<std::string, double>& constants, const std::string& supersedes,
+                                  const When& when) {
+    const std::string id = newId();
+    const auto done = inTransaction(book, [&](Database& db) {
+        Statement s(db, "INSERT INTO reduction VALUES (?,?,?,?,NULL,?,?,?,?,?,NULL)");
+        json warnings = json::array();
+        for (const auto& w : r.warnings)
+            warnings.push_back({{"code", w.code}, {"text", w.text}});
+        s.bind(1, id);
+        s.bind(2, testId);
+        s.bind(3, rating::kAlgorithmVersion);
+        s.bind(4, json(constants).dump());
+        bindText(s, 5, supersedes);
+        s.bind(6, r.sentence);
+        s.bind(7, warnings.dump());
+        s.bind(8, when.utcMs);
+        s.bind(9, when.offsetMin);
+        s.exec();
+        insertNumbers(db, id, r);
+    });
+    if (!done)
+        return tl::unexpected(done.error());
+    return id;
+}
+
+Result<bool> withdrawTest(Book& book, const std::string& testId, std::optional<When> when) {
+    return setWithdrawn(book, "test", testId, when);
+}
+
+Result<bool> withdrawReduction(Book& book, const std::string& reductionId, std::optional<When> when) {
+    return setWithdrawn(book, "reduction", reductionId, when);
+}
+
+Result<std::vector<TestLine>> listTests(Book& book, const std::string& applianceId) {
+    return reading(book, [&](Database& db) {
+        std::vector<TestLine> out;
+        Statement s(db, "SELECT t.id,t.protocol,t.setting,t.zone,t.vessel_id,t.started_at_ms,r.id,r.sentence FROM test t "
+                        "LEFT JOIN reduction r ON r.test_id=t.id AND r.withdrawn_at_ms IS NULL AND NOT EXISTS "
+                        "(SELECT 1 FROM reduction n WHERE n.supersedes=r.id AND n.withdrawn_at_ms IS NULL) "
+                        "WHERE t.appliance_id=? AND t.withdrawn_at_ms IS NULL ORDER BY t.started_at_ms DESC, t.id");
+        s.bind(1, applianceId);
+        while (s.executeStep())
+            out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(), s.getColumn(2).getString(),
+                           s.getColumn(3).getString(), textAt(s, 4), s.getColumn(5).getInt64(),
+                           s.getColumn(6).isNull(), textAt(s, 7), textAt(s, 6)});
+        return out;
+    });
+}
+
+Result<TestRecord> loadTest(Book& book, const std::string& testId) {
+    auto loaded = reading(book, [&](Database& db) {
+        std::optional<TestRecord> out;
+        Statement s(db, "SELECT appliance_id,protocol,setting,zone,insert_id,vessel_id,site_id,operator,ambient_k,"
+                        "wind_m_s,fuel,lid_on,fan_on,values_json,typed_json,started_at_ms,utc_offset_min FROM test "
+                        "WHERE id=?");
+        s.bind(1, testId);
+        if (!s.executeStep())
+            return out;
+        TestRecord t;
+        t.id = testId;
+        t.applianceId = s.getColumn(0).getString();
+        t.protocol = s.getColumn(1).getString();
+        t.setting = s.getColumn(2).getString();
+        t.zone = s.getColumn(3).getString();
+        t.insertId = textAt(s, 4);
+        t.vesselId = textAt(s, 5);
+        t.siteId = textAt(s, 6);
+        t.operatorName = textAt(s, 7);
+        t.ambientK = numberAt(s, 8);
+        t.windMPerS = numberAt(s, 9);
+        t.fuel = textAt(s, 10);
+        t.lidOn = flagAt(s, 11);
+        t.fanOn = flagAt(s, 12);
+        t.values = json::parse(s.getColumn(13).getString()).get<std::map<std::string, double>>();
+        t.typed = json::parse(s.getColumn(14).getString()).get<std::map<std::string, std::string>>();
+        t.started = {s.getColumn(15).getInt64(), s.getColumn(16).getInt()};
+        loadReadings(db, t);
+        out = std::move(t);
+        return out;
+    });
+    if (!loaded)
+        return tl::unexpected(loaded.error());
+    if (!*loaded)
+        return fail(Errc::notFound, "no such test in this book");
+    return std::move(**loaded);
+}
+
+Result<std::map<std::string, std::int64_t>> newestRatings(Book& book) {
+    return reading(book, [](Database& db) {
+        std::map<std::string, std::int64_t> out;
+        Statement s(db, "SELECT t.appliance_id, MAX(t.started_at_ms) FROM test t JOIN reduction r ON r.test_id=t.id "
+                        "WHERE t.withdrawn_at_ms IS NULL AND r.withdrawn_at_ms IS NULL GROUP BY t.appliance_id");
+        while (s.executeStep())
+            out[s.getColumn(0).getString()] = s.getColumn(1).getInt64();
+        return out;
+    });
+}
+
+} // namespace dynamet::book

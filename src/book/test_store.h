@@ -1,0 +1,77 @@
+#pragma once
+
+#include "book/book.h"
+#include "rating/reduce.h"
+
+#include <map>
+
+namespace dynamet::book {
+
+/// Readings of one channel as recorded, in the instrument's own unit.
+struct RecordedChannel {
+    std::string role;
+    std::string name;
+    std::string unit = "°C"; ///< "°C", "°F", "K"
+    std::string instrumentId;
+    std::vector<double> timeS;
+    std::vector<double> asRecorded; ///< NaN = missing
+    double resolution = 0.1;        ///< 0 = off any grid
+    bool operator==(const RecordedChannel&) const = default;
+};
+
+/// A reading that was typed: the text beside its value.
+struct KeyedReading {
+    double kelvin = 0;
+    std::string typed;
+    bool operator==(const KeyedReading&) const = default;
+};
+
+/// A test as it is kept. Conditions that were not written down stay empty: "unknown".
+struct TestRecord {
+    std::string id;
+    std::string applianceId;
+    std::string protocol;
+    std::string setting; ///< canonical text
+    std::string zone;
+    std::string insertId, vesselId, siteId;
+    std::string operatorName, fuel;
+    std::optional<double> ambientK, windMPerS;
+    std::optional<bool> lidOn, fanOn;
+    std::map<std::string, double> values;      ///< SI, by name
+    std::map<std::string, std::string> typed;  ///< what the cook typed, by name
+    std::vector<RecordedChannel> channels;
+    std::map<std::string, std::vector<KeyedReading>> keyed;
+    std::string fileName, fileSha256, dialectJson; ///< of an imported log
+    When started;
+    bool operator==(const TestRecord& o) const { return id == o.id; }
+};
+
+/// The test as the reductions want it (kelvins, lags and offsets not yet applied).
+rating::TestInput inputOf(const TestRecord& test);
+
+/// Keeps a test as a draft, with its raw readings.
+Result<bool> addTest(Book& book, const TestRecord& test, const When& when);
+/// Makes a draft a rating: keeps the reduction and its field numbers. Returns the reduction's id.
+Result<std::string> saveReduction(Book& book, const std::string& testId, const rating::Reduction& reduction,
+                                  const std::map<std::string, double>& constants, const std::string& supersedes,
+                                  const When& when);
+/// Undo and redo of an import or a save: set or clear withdrawn_at.
+Result<bool> withdrawTest(Book& book, const std::string& testId, std::optional<When> when);
+Result<bool> withdrawReduction(Book& book, const std::string& reductionId, std::optional<When> when);
+
+/// A line of the list of tests.
+struct TestLine {
+    std::string id, protocol, setting, zone, vesselId;
+    std::int64_t startedMs = 0;
+    bool draft = true;
+    std::string sentence; ///< of the standing reduction
+    std::string reductionId;
+};
+/// Tests of an appliance that stand, newest first.
+Result<std::vector<TestLine>> listTests(Book& book, const std::string& applianceId);
+/// notFound when it is not there (withdrawn tests are found).
+Result<TestRecord> loadTest(Book& book, const std::string& testId);
+/// When each appliance was last rated, UTC ms.
+Result<std::map<std::string, std::int64_t>> newestRatings(Book& book);
+
+} // namespace dynamet::book

@@ -1,0 +1,153 @@
+#include "formats/csv_rows.h"
+
+#include "formats/csv_fields.h"
+#include "formats/csv_time.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+#include <limits>
+
+namespace dynamet::formats {
+namespace {
+
+constexpr std::size_t kMostJunkShare = 5; // more than a fifth of the lines: this is no such log
+
+std::string quoted(std::string_view field) {
+    return fmt::format("\"{}\"", std::string(bare(field).substr(0, 40)));
+}
+
+int decimalsOf(std::string_view field, bool comma) {
+    const auto point = field.find(comma ? ',' : '.');
+    return point == std::string_view::npos ? 0 : static_cast<int>(bare(field.substr(point)).size()) - 1;
+}
+
+/// Reads rows into the log; keeps what the next row needs to know.
+struct Reader {
+    const CsvDialect& dialect;
+    ParsedLog out;
+    std::vector<int> decimals;
+    std::vector<std::size_t> channelColumns;
+    std::size_t timeColumn = 0;
+    double first = 0, before = -1e300, dayS = 0;
+    std::vector<std::string_view> fields;
+
+    explicit Reader(const CsvDialect& d) : dialect(d) {
+        for (std::size_t c = 0; c < d.columns.size(); ++c) {
+            if (d.columns[c].use == ColumnUse::time)
+                timeColumn = c;
+            if (d.columns[c].use == ColumnUse::temperature) {
+                channelColumns.push_back(c);
+                out.channels.push_back({d.columns[c].name, d.columns[c].unit, {}, 0});
+            }
+        }
+        decimals.assign(channelColumns.size(), 0);
+    }
+
+    /// true = a row, false = junk.
+    Result<bool> row(std::string_view line, int number) {
+        splitLine(line, dialect.delimiter, fields);
+        std::optional<double> time;
+        if (dialect.time == TimeStyle::none)
+            time = static_cast<double>(out.timeS.size()) * dialect.stepS;
+        else if (timeColumn < fields.size())
+            time = readTime(fields[timeColumn], dialect.time, dialect.decimalComma);
+        if (!time || fields.size() < 2 - (dialect.time == TimeStyle::none ? 1u : 0u))
+            return false;
+        if (fields.size() < dialect.columns.size() && channelColumns.back() >= fields.size())
+            return fail(Errc::parse, fmt::format("{} columns where {} were expected", fields.size(),
+                                                 dialect.columns.size()),
+                        number);
+        if (dialect.time == TimeStyle::clock && *time + dayS < before - 12 * 3600)
+            dayS += 86400;
+        const double at = *time + dayS;
+        if (at < before)
+            return fail(Errc::parse, fmt::format("time runs backwards at {}", quoted(fields[timeColumn])), number);
+        for (std::size_t i = 0; i < channelColumns.size(); ++i) {
+            const std::string_view field = fields[channelColumns[i]];
+            const auto value = readDecimal(field, dialect.decimalComma);
+            if (!value && !isMissing(field))
+                return fail(Errc::parse, fmt::format("{} in column {} is not a number", quoted(field),
+                                                     channelColumns[i] + 1),
+                            number);
+            out.channels[i].asRecorded.push_back(value.value_or(std::numeric_limits<double>::quiet_NaN()));
+            if (value && out.timeS.size() < 2000)
+                decimals[i] = std::max(decimals[i], decimalsOf(field, dialect.decimalComma));
+        }
+        if (out.timeS.empty())
+            first = at;
+        before = at;
+        out.timeS.push_back(at - first);
+        return true;
+    }
+};
+
+int countGaps(const std::vector<double>& t) {
+    if (t.size() < 4)
+        return 0;
+    std::vector<double> steps;
+    for (std::size_t i = 1; i < t.size(); ++i)
+        steps.push_back(t[i] - t[i - 1]);
+    std::vector<double> sorted = steps;
+    std::nth_element(sorted.begin(), sorted.begin() + static_cast<std::ptrdiff_t>(sorted.size() / 2), sorted.end());
+    const double usual = sorted[sorted.size() / 2];
+    return static_cast<int>(std::count_if(steps.begin(), steps.end(),
+                                          [usual](double s) { return usual > 0 && s > 5 * usual; }));
+}
+
+} // namespace
+
+Result<ParsedLog> parseCsv(std::string_view text, const CsvDialect& dialect) {
+    Reader reader(dialect);
+    if (reader.channelColumns.empty())
+        return fail(Errc::invalidArgument, "no column is chosen as a temperature");
+    if (text.starts_with("\xEF\xBB\xBF"))
+        text.remove_prefix(3);
+    const std::size_t guess = text.size() / 16;
+    reader.out.timeS.reserve(guess);
+    int number = 0;
+    std::size_t junk = 0;
+    while (!text.empty()) {
+        const std::string_view line = takeLine(text);
+        ++number;
+        if (number < dialect.firstRow || (dialect.header && number == dialect.firstRow) || bare(line).empty())
+            continue;
+        const auto isRow = reader.row(line, number);
+        if (!isRow)
+            return tl::unexpected(isRow.error());
+        if (!*isRow) {
+            ++junk;
+            if (reader.out.junkLines.size() < 100)
+                reader.out.junkLines.push_back(number);
+        }
+    }
+    if (reader.out.timeS.empty())
+        return fail(Errc::parse, "no rows were found in this way of writing", number);
+    if (junk * kMostJunkShare > reader.out.timeS.size() + junk)
+        return fail(Errc::parse, fmt::format("{} of {} lines are no rows in this way of writing", junk,
+                                             reader.out.timeS.size() + junk),
+                    reader.out.junkLines.front());
+    for (std::size_t i = 0; i < reader.out.channels.size(); ++i)
+        reader.out.channels[i].resolution = std::pow(10.0, -std::min(reader.decimals[i], 6));
+    if (dialect.time == TimeStyle::isoDateTime)
+        reader.out.startUnixS = reader.first;
+    reader.out.gaps = countGaps(reader.out.timeS);
+    return std::move(reader.out);
+}
+
+Series kelvinSeries(const ParsedLog& log, std::size_t channel) {
+    Series out;
+    out.timeS = log.timeS;
+    const LoggedChannel& c = log.channels[channel];
+    out.value.reserve(c.asRecorded.size());
+    for (double v : c.asRecorded) {
+        switch (c.unit) {
+        case TemperatureUnit::celsius: out.value.push_back(Temperature::celsius(v).kelvin()); break;
+        case TemperatureUnit::fahrenheit: out.value.push_back(Temperature::fahrenheit(v).kelvin()); break;
+        case TemperatureUnit::kelvin: out.value.push_back(v); break;
+        }
+    }
+    return out;
+}
+
+} // namespace dynamet::formats

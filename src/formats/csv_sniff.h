@@ -1,0 +1,13 @@
+#pragma once
+
+#include "formats/csv_dialect.h"
+
+#include <string_view>
+
+namespace dynamet::formats {
+
+/// Recognises how a log is written from its first lines. Error::parse when no column of numbers is
+/// found: names the first line that looks like none.
+Result<CsvDialect> sniffCsv(std::string_view text);
+
+} // namespace dynamet::formats

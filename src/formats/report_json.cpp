@@ -1,0 +1,119 @@
+#include "formats/report_json.h"
+
+#include "food/browning.h"
+#include "quantity/temperature.h"
+
+#include <cmath>
+
+namespace dynamet::formats {
+
+using nlohmann::json;
+
+json reductionJson(const rating::Reduction& reduction) {
+    json quantities = json::array(), warnings = json::array();
+    for (const rating::Quantity& q : reduction.quantities)
+        quantities.push_back({{"name", q.name},
+                              {"value", q.value},
+                              {"unit", q.unit},
+                              {"u", q.u},
+                              {"u_type_a", q.uTypeA},
+                              {"u_type_b", q.uTypeB},
+                              {"dof", q.dof},
+                              {"bound", word(q.bound)}});
+    for (const auto& w : reduction.warnings)
+        warnings.push_back({{"code", w.code}, {"text", w.text}});
+    const std::size_t n = reduction.quantities.size();
+    json covariance = json::array();
+    for (std::size_t i = 0; i < n && reduction.covariance.size() == n * n; ++i)
+        covariance.push_back(std::vector<double>(
+            reduction.covariance.begin() + static_cast<std::ptrdiff_t>(i * n),
+            reduction.covariance.begin() + static_cast<std::ptrdiff_t>((i + 1) * n)));
+    return {{"format", "dynamet-rate-result"},
+            {"version", 1},
+            {"protocol", reduction.protocol},
+            {"algorithm_version", rating::kAlgorithmVersion},
+            {"quantities", quantities},
+            {"covariance", covariance},
+            {"sentence", reduction.sentence},
+            {"warnings", warnings}};
+}
+
+json outcomeJson(const cook::Outcome& o) {
+    const auto c = [](double k) { return k - kZeroCelsiusK; };
+    json out{{"pull_s", o.pullS},
+             {"core_at_pull_C", c(o.pullK)},
+             {"peak_C", c(o.peakK)},
+             {"peak_s", o.peakS},
+             {"browning", o.browning},
+             {"crust", food::crustWord(o.darker())},
+             {"rim_mm", o.rimM * 1000},
+             {"log_reductions", o.logReductions},
+             {"water_loss_share", o.waterLossShare},
+             {"danger_zone_s", o.dangerS}};
+    if (std::isfinite(o.turnS))
+        out["turn_s"] = o.turnS;
+    return out;
+}
+
+json fieldJson(const kitchen::HeatField& field) {
+    json numbers = json::array(), covariances = json::array();
+    for (const kitchen::FieldNumber& n : field.numbers)
+        numbers.push_back({{"name", word(n.key)},
+                           {"value", n.value},
+                           {"u", n.u},
+                           {"provenance", word(n.provenance)},
+                           {"reduction", n.reductionId},
+                           {"from", n.from}});
+    for (const auto& c : field.covariances)
+        covariances.push_back({{"a", word(c.a)}, {"b", word(c.b)}, {"covariance", c.covariance}});
+    return {{"numbers", numbers}, {"covariances", covariances}};
+}
+
+json rowJson(const translate::Row& row, const kitchen::Kitchen& kitchen) {
+    const auto* appliance = findAppliance(kitchen, row.target.applianceId);
+    json out{{"appliance", appliance ? appliance->name : row.target.applianceId},
+             {"zone", row.target.zone},
+             {"reached", row.reached}};
+    if (!row.reached) {
+        out["reason"] = row.reason;
+        return out;
+    }
+    out["setting"] = appliance ? settingText(appliance->controls, row.instruction.setting) : "";
+    out["turning"] = word(row.instruction.turning);
+    out["pull_C"] = row.instruction.pullK - kZeroCelsiusK;
+    out["crust_distance"] = row.crustDistance;
+    out["outcome"] = outcomeJson(row.outcome);
+    if (row.window) {
+        const translate::Window& w = *row.window;
+        json window{{"look_s", w.lookS}, {"expect_s", w.expectS}, {"ln_sd", w.lnSd},
+                    {"never_share", w.neverShare}, {"sampled", w.sampled}};
+        if (w.latestS)
+            window["latest_s"] = *w.latestS;
+        if (w.overshootS)
+            window["overshoot_s"] = *w.overshootS;
+        json causes = json::array();
+        for (const auto& cause : w.causes)
+            causes.push_back({{"input", cause.name}, {"share", cause.share}});
+        window["causes"] = causes;
+        out["window"] = window;
+    }
+    if (row.rule) {
+        out["rule_of_thumb"] = {{"text", row.rule->words}, {"s", row.rule->seconds}};
+        if (row.rule->peakK)
+            out["rule_of_thumb"]["peak_C"] = *row.rule->peakK - kZeroCelsiusK;
+    }
+    json warnings = json::array();
+    for (const auto& w : row.warnings)
+        warnings.push_back({{"code", w.code}, {"text", w.text}});
+    out["warnings"] = warnings;
+    return out;
+}
+
+json errorJson(const Error& error) {
+    json inner{{"code", errcWord(error.code)}, {"text", error.message}};
+    if (error.line > 0)
+        inner["line"] = error.line;
+    return {{"error", inner}};
+}
+
+} // namespace dynamet::formats

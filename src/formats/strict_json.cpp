@@ -1,0 +1,75 @@
+#include "formats/strict_json.h"
+
+#include <algorithm>
+#include <cmath>
+#include <cstring>
+#include <fmt/format.h>
+
+namespace dynamet::formats {
+
+Error StrictJson::wrong(const std::string& why) const {
+    return {Errc::invalidArgument, fmt::format("{}: {}", place_.empty() ? "the case" : place_, why), 0};
+}
+
+void StrictJson::onlyKeys(std::initializer_list<const char*> keys) const {
+    if (!value_->is_object())
+        throw wrong("should be an object");
+    for (const auto& [key, value] : value_->items())
+        if (std::none_of(keys.begin(), keys.end(), [&key](const char* k) { return key == k; }))
+            throw wrong(fmt::format("the key \"{}\" is not known here", key));
+}
+
+bool StrictJson::has(const char* key) const { return value_->is_object() && value_->contains(key); }
+
+StrictJson StrictJson::at(const char* key) const {
+    if (!has(key))
+        throw wrong(fmt::format("\"{}\" is missing", key));
+    return {value_->at(key), place_.empty() ? key : place_ + "." + key};
+}
+
+std::vector<StrictJson> StrictJson::list() const {
+    if (!value_->is_array())
+        throw wrong("should be a list");
+    std::vector<StrictJson> out;
+    for (std::size_t i = 0; i < value_->size(); ++i)
+        out.emplace_back(value_->at(i), fmt::format("{}[{}]", place_, i));
+    return out;
+}
+
+double StrictJson::number() const {
+    if (!value_->is_number())
+        throw wrong("should be a number");
+    return value_->get<double>();
+}
+
+double StrictJson::above(double limit) const {
+    const double value = number();
+    if (!(value > limit))
+        throw wrong(fmt::format("{} should be above {}", value, limit));
+    return value;
+}
+
+double StrictJson::atLeast(double limit) const {
+    const double value = number();
+    if (!(value >= limit))
+        throw wrong(fmt::format("{} should be at least {}", value, limit));
+    return value;
+}
+
+double StrictJson::numberOr(const char* key, double fallback) const {
+    return has(key) ? at(key).number() : fallback;
+}
+
+bool StrictJson::boolean() const {
+    if (!value_->is_boolean())
+        throw wrong("should be true or false");
+    return value_->get<bool>();
+}
+
+std::string StrictJson::text() const {
+    if (!value_->is_string())
+        throw wrong("should be a text");
+    return value_->get<std::string>();
+}
+
+} // namespace dynamet::formats

@@ -1,0 +1,52 @@
+#pragma once
+
+#include "quantity/result.h"
+
+#include <initializer_list>
+#include <nlohmann/json.hpp>
+#include <string>
+#include <vector>
+
+namespace dynamet::formats {
+
+/// A JSON value with its place in the file, read without forgiveness: an unknown key, a missing one
+/// or a wrong type throws an Error (invalidArgument) that names the place. Only inside
+/// `readStrictly`, which turns it into a Result.
+class StrictJson {
+  public:
+    StrictJson(const nlohmann::json& value, std::string place) : value_(&value), place_(std::move(place)) {}
+    const nlohmann::json& json() const { return *value_; }
+    Error wrong(const std::string& why) const;
+    void onlyKeys(std::initializer_list<const char*> keys) const;
+    bool has(const char* key) const;
+    StrictJson at(const char* key) const;
+    std::vector<StrictJson> list() const;
+    double number() const;
+    double above(double limit) const;
+    double atLeast(double limit) const;
+    double numberOr(const char* key, double fallback) const;
+    bool boolean() const;
+    std::string text() const;
+
+  private:
+    const nlohmann::json* value_;
+    std::string place_;
+};
+
+/// Parses and reads; broken JSON is a parse error with its line.
+template <class Read>
+auto readStrictly(const std::string& text, Read read) -> Result<decltype(read(std::declval<StrictJson>()))> {
+    try {
+        const nlohmann::json root = nlohmann::json::parse(text);
+        return read(StrictJson(root, ""));
+    } catch (const Error& error) {
+        return tl::unexpected(error);
+    } catch (const nlohmann::json::parse_error& error) {
+        int line = 1;
+        for (std::size_t i = 0; i + 1 < error.byte && i < text.size(); ++i)
+            line += text[i] == '\n';
+        return fail(Errc::parse, "this is no JSON: " + std::string(error.what()), line);
+    }
+}
+
+} // namespace dynamet::formats

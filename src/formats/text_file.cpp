@@ -1,0 +1,70 @@
+#include "formats/text_file.h"
+
+#include <cerrno>
+#include <cstdio>
+#include <cstring>
+#include <fmt/format.h>
+#include <memory>
+#include <openssl/evp.h>
+#include <unistd.h>
+
+namespace dynamet::formats {
+namespace {
+
+Error systemError(const std::string& path) {
+    return {errno == ENOENT ? Errc::notFound : Errc::io, fmt::format("{}: {}", path, std::strerror(errno))};
+}
+
+struct Closer {
+    void operator()(std::FILE* file) const { std::fclose(file); }
+};
+
+} // namespace
+
+Result<std::string> readTextFile(const std::string& path) {
+    const std::unique_ptr<std::FILE, Closer> file(std::fopen(path.c_str(), "rb"));
+    if (!file)
+        return tl::unexpected(systemError(path));
+    std::string out;
+    if (std::fseek(file.get(), 0, SEEK_END) == 0) {
+        const long size = std::ftell(file.get());
+        std::rewind(file.get());
+        if (size > 0)
+            out.resize(static_cast<std::size_t>(size));
+    }
+    out.resize(std::fread(out.data(), 1, out.size(), file.get()));
+    if (std::ferror(file.get()))
+        return tl::unexpected(systemError(path));
+    return out;
+}
+
+Result<bool> writeTextFile(const std::string& path, const std::string& text) {
+    const std::string part = path + ".part";
+    {
+        const std::unique_ptr<std::FILE, Closer> file(std::fopen(part.c_str(), "wb"));
+        if (!file)
+            return tl::unexpected(systemError(path));
+        if (std::fwrite(text.data(), 1, text.size(), file.get()) != text.size() ||
+            std::fflush(file.get()) != 0) {
+            const Error error = systemError(path);
+            std::remove(part.c_str());
+            return tl::unexpected(error);
+        }
+        fsync(fileno(file.get()));
+    }
+    if (std::rename(part.c_str(), path.c_str()) != 0)
+        return tl::unexpected(systemError(path));
+    return true;
+}
+
+std::string sha256(const std::string& text) {
+    unsigned char digest[EVP_MAX_MD_SIZE];
+    unsigned int length = 0;
+    EVP_Digest(text.data(), text.size(), digest, &length, EVP_sha256(), nullptr);
+    std::string out;
+    for (unsigned int i = 0; i < length; ++i)
+        out += fmt::format("{:02x}", digest[i]);
+    return out;
+}
+
+} // namespace dynamet::formats

@@ -1,0 +1,16 @@
+#pragma once
+
+#include "quantity/result.h"
+
+#include <string>
+
+namespace dynamet::formats {
+
+/// A whole file as text; io with the system's reason.
+Result<std::string> readTextFile(const std::string& path);
+/// Writes a file anew, whole or not at all (a temporary beside it is renamed).
+Result<bool> writeTextFile(const std::string& path, const std::string& text);
+/// SHA-256 of a text, 64 hexadecimal digits.
+std::string sha256(const std::string& text);
+
+} // namespace dynamet::formats
