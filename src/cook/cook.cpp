@@ -129,7 +129,9 @@ Result<Passed> settleTurn(const FoodPiece& piece, const Programme& programme, do
                           const Effort& effort, const Tables& tables) {
     Passed out;
     const bool seek = programme.turning == Turning::once && !programme.turnAtS;
-    double guess = 2 * piece.thicknessM / 1e-5 * 0.1;
+    // 1.5 min a millimetre is a fair start for want of a better one.
+    double guess = programme.guessS > 0 ? programme.guessS : 90 * piece.thicknessM * 1000 / 4;
+    const double near = effort.cells < kFull.cells ? 3 * kTurnTolerance : kTurnTolerance;
     for (int round = 0; round < (seek ? kMostTurnRounds : 1); ++round) {
         auto simulation =
             Simulation::create(piece, programme, effort, tables.material, tables.vapour);
@@ -144,7 +146,7 @@ Result<Passed> settleTurn(const FoodPiece& piece, const Programme& programme, do
             return tl::unexpected(passed.error());
         out.reachedS = passed->reachedS;
         out.highestK = passed->highestK;
-        if (!std::isfinite(out.reachedS) || std::abs(out.reachedS - guess) < kTurnTolerance * guess)
+        if (!std::isfinite(out.reachedS) || std::abs(out.reachedS - guess) < near * guess)
             break;
         guess = out.reachedS;
     }

@@ -39,6 +39,8 @@ struct Programme {
     Turning turning = Turning::never;
     /// With it, "once" happens at this moment and not at half of the solved time.
     std::optional<double> turnAtS;
+    /// Where to begin looking for half of the time; 0 = no idea.
+    double guessS = 0;
     Rest rest;
     double longestS = 6 * 3600;
 };

@@ -135,6 +135,7 @@ void Simulation::fill(Outcome& outcome) const {
     const std::vector<double>& peak = outcome.peakProfileK;
     outcome.coldestPeakK = *std::min_element(peak.begin(), peak.end());
     const double cell = solver_.nodePositionM(1);
+    const double length = cell * static_cast<double>(peak.size() - 1);
     const auto depth = [&](bool fromStart) {
         for (std::size_t i = 0; i < peak.size(); ++i) {
             const std::size_t at = fromStart ? i : peak.size() - 1 - i;
@@ -148,8 +149,10 @@ void Simulation::fill(Outcome& outcome) const {
         }
         return cell * static_cast<double>(peak.size() - 1);
     };
-    const double length = cell * static_cast<double>(peak.size() - 1);
-    const double second = depth(false), first = slab ? depth(true) : 0;
+    double second = depth(false), first = slab ? depth(true) : 0;
+    // Grey all the way through: each face owns its half.
+    if (slab && outcome.coldestPeakK >= grey)
+        first = second = length / 2;
     outcome.rimM = std::max(first, second);
     outcome.rimShare = std::min(1.0, (first + second) / length);
     const auto& evaporated = solver_.state().evaporated;

@@ -20,16 +20,18 @@ struct Search {
     std::stop_token stop;
     std::set<std::string> tried;
     Row best;
+    double lastPullS = 0;
     std::string closest; // why the last unreachable setting failed
 
     void consider(const Setting& setting) {
         if (stop.stop_requested() || !tried.insert(settingText(appliance->controls, setting)).second)
             return;
-        const auto programme = programmeFor(prepared->request, *target, setting);
+        auto programme = programmeFor(prepared->request, *target, setting);
         if (!programme) {
             closest = programme.error().message;
             return;
         }
+        programme->guessS = lastPullS;
         const auto outcome = cook::cookTo(prepared->request.piece, *programme,
                                           {prepared->request.goal.coreK, prepared->request.goal.readAt},
                                           cook::kQuick, prepared->tables);
@@ -38,6 +40,7 @@ struct Search {
             closest = outcome.error().message;
             return;
         }
+        lastPullS = outcome->pullS;
         Row row;
         row.target = *target;
         row.reached = true;

@@ -18,7 +18,7 @@ struct WindowInput {
     FoodSpread spread;
     cook::Tables tables;
     std::uint64_t seed = 1;
-    int samples = 400;
+    int samples = 256;
 };
 
 /// The time at which the core first reaches the printed pull temperature, over all inputs drawn

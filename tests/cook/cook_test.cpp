@@ -131,3 +131,19 @@ TEST(CookFor, ABathTakesAsLongAsBaldwinsTable) {
 }
 
 } // namespace
+
+// Browning under air, docs/physics.md §2 checks (tuned to common practice there, trusted to a factor
+// of 2): air fryer chicken 190 °C 25 min 1.2; chicken 220 °C 60 min 1.6; roast 177 °C 2 h 1.2.
+TEST(CookFor, BrowningUnderAirMatchesTheCheckValues) {
+    const auto oven = [](kitchen::ApplianceKind kind, const char* setting, double minutes, double mm, const char* what) {
+        FoodPiece piece = steak(mm / 1000);
+        piece.food = *food::findFood(what);
+        const auto o = cookFor(piece, typical(kind, setting), minutes * 60, kFull, tablesFor(piece.food, 101325));
+        return o->darker();
+    };
+    using enum kitchen::ApplianceKind;
+    EXPECT_NEAR(std::log(oven(airFryer, "air=190C", 25, 35, "chicken-breast") / 1.2), 0, std::log(2));
+    EXPECT_NEAR(std::log(oven(stillOven, "oven=220C", 60, 60, "chicken-breast") / 1.6), 0, std::log(2));
+    EXPECT_NEAR(std::log(oven(stillOven, "oven=177C", 120, 90, "beef-lean") / 1.2), 0, std::log(2));
+    EXPECT_LT(oven(stillOven, "oven=95C", 120, 90, "beef-lean"), 0.25);
+}

@@ -1,0 +1,79 @@
+#include "book/kitchen_store.h"
+#include "cli/verb.h"
+
+#include <chrono>
+#include <fmt/format.h>
+#include <memory>
+
+namespace dynamet::cli {
+namespace {
+
+book::When now() {
+    const auto t = std::chrono::system_clock::now().time_since_epoch();
+    return {std::chrono::duration_cast<std::chrono::milliseconds>(t).count(), 0};
+}
+
+Result<Answer> check(const std::string& path) {
+    auto book = book::Book::open(path);
+    if (!book)
+        return tl::unexpected(book.error());
+    const auto found = checkBook(*book);
+    if (!found)
+        return tl::unexpected(found.error());
+    const auto kitchen = loadKitchen(*book);
+    if (!kitchen)
+        return tl::unexpected(kitchen.error());
+    if (*found != "ok")
+        return fail(Errc::corruptData, fmt::format("{}: {}", path, *found));
+    Answer out;
+    out.json = {{"format", "dynamet-book-check"},
+                {"version", 1},
+                {"ok", true},
+                {"appliances", kitchen->appliances.size()},
+                {"access", book->writable() ? "read_write" : "read_only"}};
+    out.text = fmt::format("{} is whole: {} appliances, {} sites{}", path, kitchen->appliances.size(),
+                           kitchen->sites.size(), book->writable() ? "" : ". " + book->accessWords());
+    return out;
+}
+
+struct NewOptions {
+    std::string path, site = "Kitchen";
+    double altitude = 0;
+};
+
+Result<Answer> create(const NewOptions& options) {
+    kitchen::Site site;
+    site.id = book::newId();
+    site.name = options.site;
+    site.altitudeM = options.altitude;
+    if (const auto pressure = standardPressurePa(options.altitude); !pressure)
+        return tl::unexpected(pressure.error());
+    auto book = book::Book::create(options.path, now());
+    if (!book)
+        return tl::unexpected(book.error());
+    if (const auto added = addSite(*book, site, now()); !added)
+        return tl::unexpected(added.error());
+    Answer out;
+    out.json = {{"format", "dynamet-book-new"}, {"version", 1}, {"path", options.path}};
+    out.text = fmt::format("{} is ready, with the site {} at {} m", options.path, site.name, site.altitudeM);
+    return out;
+}
+
+} // namespace
+
+void addBook(CLI::App& app, Run& run) {
+    auto* verb = app.add_subcommand("book", "check a kitchen book, or begin a new one");
+    verb->require_subcommand(1);
+    auto path = std::make_shared<std::string>();
+    auto* checkVerb = verb->add_subcommand("check", "is the book whole?");
+    checkVerb->add_option("BOOK", *path, "the book")->required();
+    checkVerb->callback([&run, path] { run = [path] { return check(*path); }; });
+    auto options = std::make_shared<NewOptions>();
+    auto* newVerb = verb->add_subcommand("new", "begin a new book");
+    newVerb->add_option("BOOK", options->path, "the file to make")->required();
+    newVerb->add_option("--site", options->site, "name of the site");
+    newVerb->add_option("--altitude", options->altitude, "metres above the sea");
+    newVerb->callback([&run, options] { run = [options] { return create(*options); }; });
+}
+
+} // namespace dynamet::cli

@@ -1,0 +1,127 @@
+#include "cli/verb.h"
+#include "formats/csv_rows.h"
+#include "formats/csv_sniff.h"
+#include "formats/report_json.h"
+#include "formats/text_file.h"
+#include "quantity/number_text.h"
+#include "quantity/print.h"
+#include "rating/reduce.h"
+
+#include <algorithm>
+#include <charconv>
+#include <fmt/format.h>
+#include <memory>
+
+namespace dynamet::cli {
+namespace {
+
+struct Options {
+    std::string protocol, log;
+    std::vector<std::string> columns, with;
+    bool noLid = false, fan = false;
+};
+
+Result<std::pair<std::string, std::string>> splitAt(const std::string& text) {
+    const auto equals = text.rfind('=');
+    if (equals == std::string::npos || equals == 0)
+        return fail(Errc::invalidArgument, fmt::format("\"{}\" should be NAME=VALUE", text));
+    return std::pair{text.substr(0, equals), text.substr(equals + 1)};
+}
+
+Result<bool> addValues(const Options& options, rating::TestInput& test) {
+    for (const std::string& text : options.with) {
+        const auto pair = splitAt(text);
+        if (!pair)
+            return tl::unexpected(pair.error());
+        double value = 0;
+        const std::string& number = pair->second;
+        const auto read = std::from_chars(number.data(), number.data() + number.size(), value);
+        if (read.ec != std::errc{} || read.ptr != number.data() + number.size())
+            return fail(Errc::invalidArgument, fmt::format("\"{}\" in --with {} is not a number", number, text));
+        test.values[pair->first] = value;
+    }
+    return true;
+}
+
+/// Columns by --column NAME=ROLE; else the protocol's roles in the order of the columns.
+Result<bool> addChannels(const Options& options, const formats::ParsedLog& log, rating::TestInput& test) {
+    const auto roles = rating::rolesOf(options.protocol);
+    if (options.columns.empty()) {
+        for (std::size_t i = 0; i < std::min(roles.size(), log.channels.size()); ++i)
+            if (i == 0 || options.protocol != "preheat")
+                test.channels[roles[i]] = formats::kelvinSeries(log, i);
+        return true;
+    }
+    for (const std::string& text : options.columns) {
+        const auto pair = splitAt(text);
+        if (!pair)
+            return tl::unexpected(pair.error());
+        if (std::find(roles.begin(), roles.end(), pair->second) == roles.end())
+            return fail(Errc::invalidArgument, fmt::format("{} has no role \"{}\"; it has {}", options.protocol,
+                                                           pair->second, fmt::join(roles, ", ")));
+        std::string known;
+        bool found = false;
+        for (std::size_t i = 0; i < log.channels.size(); ++i) {
+            known += (i ? ", " : "") + log.channels[i].name;
+            if (log.channels[i].name != pair->first)
+                continue;
+            test.channels[pair->second] = formats::kelvinSeries(log, i);
+            found = true;
+        }
+        if (!found)
+            return fail(Errc::invalidArgument,
+                        fmt::format("no column \"{}\"; the log has {}", pair->first, known));
+    }
+    return true;
+}
+
+Result<Answer> rate(const Options& options) {
+    rating::TestInput test;
+    test.protocol = options.protocol;
+    test.lid = !options.noLid;
+    test.forcedFlow = options.fan;
+    if (const auto ok = addValues(options, test); !ok)
+        return tl::unexpected(ok.error());
+    const auto text = formats::readTextFile(options.log);
+    if (!text)
+        return tl::unexpected(text.error());
+    const auto dialect = formats::sniffCsv(*text);
+    if (!dialect)
+        return tl::unexpected(dialect.error().in(options.log));
+    const auto log = formats::parseCsv(*text, *dialect);
+    if (!log)
+        return tl::unexpected(log.error().in(options.log));
+    if (const auto ok = addChannels(options, *log, test); !ok)
+        return tl::unexpected(ok.error());
+    const auto reduction = rating::reduce(test);
+    if (!reduction)
+        return tl::unexpected(reduction.error());
+    Answer out;
+    out.json = formats::reductionJson(*reduction);
+    out.text = reduction->sentence;
+    for (const rating::Quantity& q : reduction->quantities)
+        out.text += fmt::format("\n  {:<22} {}{}", q.name, q.bound == rating::Bound::lower ? "at least " : "",
+                                printPlusMinus(q.value, halfWidth95(q), q.unit, 2));
+    for (const auto& warning : reduction->warnings)
+        out.text += "\n  ! " + warning.text;
+    out.text += "\n  log: " + formats::describe(*dialect);
+    return out;
+}
+
+} // namespace
+
+void addRate(CLI::App& app, Run& run) {
+    auto* verb = app.add_subcommand("rate", "reduce a test to rated quantities with their uncertainty");
+    auto options = std::make_shared<Options>();
+    verb->add_option("PROTOCOL", options->protocol, "water-heat-up, preheat, block or zone-sweep")
+        ->required()
+        ->check(CLI::IsMember({"water-heat-up", "preheat", "block", "zone-sweep"}));
+    verb->add_option("--log", options->log, "the log, CSV")->required();
+    verb->add_option("--column", options->columns, "NAME=ROLE, for each column that is used");
+    verb->add_option("--with", options->with, "NAME=VALUE, SI");
+    verb->add_flag("--no-lid", options->noLid, "water-heat-up without a lid");
+    verb->add_flag("--fan", options->fan, "block in forced air");
+    verb->callback([&run, options] { run = [options] { return rate(*options); }; });
+}
+
+} // namespace dynamet::cli

@@ -1,0 +1,115 @@
+#include "book/kitchen_store.h"
+#include "book/recipe_store.h"
+#include "cli/verb.h"
+#include "food/browning.h"
+#include "formats/report_json.h"
+#include "quantity/parse_duration.h"
+#include "quantity/print.h"
+#include "translate/translate.h"
+
+#include <fmt/format.h>
+#include <memory>
+
+namespace dynamet::cli {
+namespace {
+
+struct Options {
+    std::string book, recipe, to = "all", method = "straight";
+    bool fahrenheit = false;
+};
+
+Result<translate::Request> requestFor(const Options& options) {
+    auto book = book::Book::open(options.book);
+    if (!book)
+        return tl::unexpected(book.error());
+    auto kitchen = loadKitchen(*book);
+    if (!kitchen)
+        return tl::unexpected(kitchen.error());
+    const auto recipes = loadRecipes(*book, *kitchen);
+    if (!recipes)
+        return tl::unexpected(recipes.error());
+    std::string known;
+    for (const auto& recipe : *recipes) {
+        known += (known.empty() ? "" : ", ") + recipe.name;
+        if (recipe.name != options.recipe && recipe.id != options.recipe)
+            continue;
+        translate::Request request;
+        request.kitchen = std::move(*kitchen);
+        request.recipeText = recipe.text;
+        request.piece = recipe.piece;
+        request.reference = recipe.reference;
+        request.goal = recipe.goal;
+        request.fahrenheit = options.fahrenheit;
+        return request;
+    }
+    return fail(Errc::notFound, fmt::format("no recipe \"{}\"; the book has {}", options.recipe, known));
+}
+
+std::string rowText(const translate::Row& row, const translate::Prepared& prepared) {
+    const auto* a = findAppliance(prepared.request.kitchen, row.target.applianceId);
+    const auto unit = prepared.request.fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
+    std::string out = fmt::format("{} ({})", a->name, row.target.zone);
+    if (!row.reached)
+        return out + ": not reached: " + row.reason;
+    out += fmt::format(": {}, pull at {}", settingLabel(a->controls, row.instruction.setting),
+                       printTemperature(Temperature::kelvin(row.instruction.pullK), unit));
+    if (row.instruction.turning == cook::Turning::once)
+        out += fmt::format(", turn at {}", printDuration(row.outcome.turnS));
+    if (row.window) {
+        out += fmt::format("\n    look {}, expect {}", printDuration(row.window->lookS), printDuration(row.window->expectS));
+        out += row.window->latestS ? ", latest " + printDuration(*row.window->latestS)
+                                   : fmt::format(", {:.0f} % that it never gets there", 100 * row.window->neverShare);
+        if (row.window->overshootS)
+            out += "; too far from " + printDuration(*row.window->overshootS);
+    }
+    out += fmt::format("; crust {}", row.crustDistance < translate::kSameCrust
+                                         ? "same"
+                                         : food::crustWord(row.outcome.darker()));
+    for (const auto& warning : row.warnings)
+        out += "\n    ! " + warning.text;
+    if (row.rule)
+        out += "\n    " + row.rule->words +
+               (row.rule->peakK ? ": the core would peak at " + printTemperature(Temperature::kelvin(*row.rule->peakK), unit)
+                                : "");
+    return out;
+}
+
+Result<Answer> translateVerb(const Options& options) {
+    const auto request = requestFor(options);
+    if (!request)
+        return tl::unexpected(request.error());
+    auto prepared = translate::prepare(*request);
+    if (!prepared)
+        return tl::unexpected(prepared.error());
+    if (options.to != "all") {
+        const auto target = applianceNamed(request->kitchen, options.to);
+        if (!target)
+            return tl::unexpected(target.error());
+        std::erase_if(prepared->targets, [&](const auto& t) { return t.applianceId != target->id; });
+    }
+    Answer out;
+    out.json = {{"format", "dynamet-translation"}, {"version", 1}, {"method", options.method},
+                {"reference", formats::outcomeJson(prepared->outcome)}, {"rows", nlohmann::json::array()}};
+    out.text = fmt::format("Where it was written: {} to the pull, crust {}", printDuration(prepared->outcome.pullS),
+                           food::crustWord(prepared->outcome.darker()));
+    for (const auto& row : translate::translateAll(*prepared)) {
+        out.json["rows"].push_back(formats::rowJson(row, request->kitchen));
+        out.text += "\n" + rowText(row, *prepared);
+    }
+    return out;
+}
+
+} // namespace
+
+void addTranslate(CLI::App& app, Run& run) {
+    auto* verb = app.add_subcommand("translate", "carry a recipe of the book to other appliances");
+    auto options = std::make_shared<Options>();
+    verb->add_option("BOOK", options->book, "the book")->required();
+    verb->add_option("--recipe", options->recipe, "name of the recipe")->required();
+    verb->add_option("--to", options->to, "an appliance, or all");
+    verb->add_option("--method", options->method, "straight (through)")->check(CLI::IsMember({"straight"}));
+    verb->add_flag("--fahrenheit", options->fahrenheit, "print and round pull temperatures in °F");
+    verb->callback([&run, options] { run = [options] { return translateVerb(*options); }; });
+}
+
+} // namespace dynamet::cli
