@@ -32,6 +32,7 @@ struct Search {
             return;
         }
         programme->guessS = lastPullS;
+        programme->longestS = std::max(7200.0, 5 * prepared->outcome.pullS);
         const auto outcome = cook::cookTo(prepared->request.piece, *programme,
                                           {prepared->request.goal.coreK, prepared->request.goal.readAt},
                                           cook::kQuick, prepared->tables);

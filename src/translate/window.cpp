@@ -133,12 +133,18 @@ void fromSamples(Window& window, const Drawn& drawn) {
 } // namespace
 
 Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token stop) {
-    const Timer timer{&input, inputsOf(input.programme->field, input.spread, *input.piece),
+    Timer timer{&input, inputsOf(input.programme->field, input.spread, *input.piece),
                       pressurePa(input.programme->site), &solves};
     const std::vector<double> none(timer.inputs.size(), 0.0);
     const double nominal = timer.at(none, cook::kFull);
     if (!std::isfinite(nominal))
         return fail(Errc::refused, "the pull temperature is not reached");
+    // What takes eight times as long as expected counts as never: nobody would wait for it.
+    cook::Programme bounded = *input.programme;
+    bounded.longestS = std::min(bounded.longestS, 8 * nominal);
+    WindowInput within = input;
+    within.programme = &bounded;
+    timer.input = &within;
     const double quick = timer.at(none, cook::kQuick);
     const auto g = sensitivities(timer, stop);
     Window window;

@@ -1,0 +1,88 @@
+#include "app/look/palette.h"
+#include "app/shell/main_window.h"
+#include "app/shell/screenshot.h"
+
+#include <QApplication>
+#include <QCommandLineParser>
+#include <QDateTime>
+#include <QFileInfo>
+#include <QTemporaryDir>
+#include <cstdio>
+
+namespace {
+
+using namespace dynamet;
+
+/// Pictures and tests stand still at this moment: 2026-11-20 12:00 UTC.
+constexpr qint64 kFixedMs = 1795176000000;
+
+book::When realNow() {
+    const QDateTime now = QDateTime::currentDateTime();
+    return {now.toMSecsSinceEpoch(), now.offsetFromUtc() / 60};
+}
+
+int unknownView(const QString& view) {
+    std::fprintf(stderr, "dynamet: there is no view \"%s\"; the views are %s\n", qPrintable(view),
+                 qPrintable(app::viewNames().join(QStringLiteral(", "))));
+    return 2;
+}
+
+/// Pictures are taken of a copy, so that nothing can change the demo book.
+int pictures(const QString& demoBook, const QString& file, const QString& view) {
+    QTemporaryDir folder;
+    const QString copy = folder.filePath(QStringLiteral("demo.dynamet"));
+    QFile::copy(demoBook, copy);
+    QFile::setPermissions(copy, QFile::ReadOwner | QFile::WriteOwner);
+    app::Document document([] { return book::When{kFixedMs, 0}; });
+    if (view != QLatin1String("first-start"))
+        if (const auto opened = document.open(copy); !opened) {
+            std::fprintf(stderr, "dynamet: %s\n", opened.error().message.c_str());
+            return 1;
+        }
+    app::MainWindow window(document, demoBook);
+    window.resize(1280, 800);
+    window.show();
+    if (!writePicture(window, view, file)) {
+        std::fprintf(stderr, "dynamet: %s could not be written\n", qPrintable(file));
+        return 1;
+    }
+    std::printf("%s: %s\n", qPrintable(view), qPrintable(file));
+    return 0;
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    QApplication application(argc, argv);
+    QApplication::setApplicationName(QStringLiteral("dynamet"));
+    QApplication::setApplicationVersion(QStringLiteral("0.1.0"));
+    QCommandLineParser parser;
+    parser.setApplicationDescription(QStringLiteral("Measures the heat of kitchen appliances and carries recipes between them"));
+    parser.addHelpOption();
+    parser.addVersionOption();
+    parser.addPositionalArgument(QStringLiteral("book"), QStringLiteral("kitchen book to open"));
+    const QCommandLineOption demo(QStringLiteral("demo-book"), QStringLiteral("The demo kitchen offered at the first start."), QStringLiteral("file"));
+    const QCommandLineOption shot(QStringLiteral("screenshot"), QStringLiteral("Write a picture and end."), QStringLiteral("file"));
+    const QCommandLineOption view(QStringLiteral("view"), QStringLiteral("Which view to picture."), QStringLiteral("name"), QStringLiteral("rate"));
+    const QCommandLineOption views(QStringLiteral("list-views"), QStringLiteral("Print the names of the views."));
+    parser.addOptions({demo, shot, view, views});
+    parser.process(application);
+    app::look::applyLook();
+    if (parser.isSet(views)) {
+        std::printf("%s\n", qPrintable(app::viewNames().join(QLatin1Char('\n'))));
+        return 0;
+    }
+    if (parser.isSet(shot)) {
+        if (!app::viewNames().contains(parser.value(view)))
+            return unknownView(parser.value(view));
+        return pictures(parser.value(demo), parser.value(shot), parser.value(view));
+    }
+    app::Document document(realNow);
+    app::MainWindow window(document, parser.value(demo));
+    const QStringList files = parser.positionalArguments();
+    if (!files.isEmpty())
+        if (const auto opened = document.open(files.front()); !opened)
+            window.showProblem(app::text(opened.error().message));
+    window.show();
+    return QApplication::exec();
+}

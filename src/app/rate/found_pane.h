@@ -1,0 +1,51 @@
+#pragma once
+
+#include "app/shell/document.h"
+#include "rating/reduction.h"
+
+#include <QLabel>
+#include <QPushButton>
+#include <QVBoxLayout>
+#include <QWidget>
+
+namespace dynamet::app {
+
+/// What the uncertainty is made of, as one bar with a legend in words.
+class CauseBar : public QWidget {
+    Q_OBJECT
+  public:
+    explicit CauseBar(QWidget* parent = nullptr);
+    void show(const std::vector<rating::Contribution>& contributions);
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+
+  private:
+    std::vector<std::pair<QString, double>> shares_;
+};
+
+/// Found: one plain sentence, the numbers ±, what the uncertainty is made of, refusals with the way
+/// out, Save.
+class FoundPane : public QWidget {
+    Q_OBJECT
+  public:
+    explicit FoundPane(Document& document, QWidget* parent = nullptr);
+    void showNothing();
+    void showRefusal(const QString& reason);
+    void show(const rating::Reduction& reduction, bool saved);
+
+  signals:
+    void saveWanted();
+
+  private:
+    void clearNumbers();
+    Document& document_;
+    QLabel* sentence_;
+    QLabel* refusal_;
+    QWidget* numbers_;
+    CauseBar* bar_;
+    QLabel* warnings_;
+    QPushButton* save_;
+};
+
+} // namespace dynamet::app

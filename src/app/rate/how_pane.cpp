@@ -1,0 +1,141 @@
+#include "app/rate/how_pane.h"
+
+#include <QFormLayout>
+#include <QScrollArea>
+
+namespace dynamet::app {
+
+HowPane::HowPane(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
+    setObjectName(QStringLiteral("pane"));
+    setAttribute(Qt::WA_StyledBackground);
+    auto* outer = new QVBoxLayout(this);
+    outer->setContentsMargins(0, 0, 0, 0);
+    auto* scroll = new QScrollArea;
+    scroll->setWidgetResizable(true);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    outer->addWidget(scroll);
+}
+
+void HowPane::addText(const QString& words, const char* kind) {
+    auto* label = new QLabel(words);
+    label->setObjectName(QString::fromLatin1(kind));
+    label->setWordWrap(true);
+    column_->addWidget(label);
+}
+
+void HowPane::show(const rating::Protocol& protocol, double dialC) {
+    protocol_ = &protocol;
+    fields_.clear();
+    probe_ = dial_ = nullptr;
+    auto* scroll = findChild<QScrollArea*>();
+    body_ = new QWidget;
+    body_->setObjectName(QStringLiteral("pane"));
+    body_->setAttribute(Qt::WA_StyledBackground);
+    column_ = new QVBoxLayout(body_);
+    column_->setContentsMargins(12, 10, 12, 10);
+    column_->setSpacing(6);
+    addText(tr("HOW"), "overline");
+    addText(text(protocol.title), "heading");
+    addText(tr("Finds %1.").arg(text(protocol.finds)), "plain");
+    addSources();
+    addFields(dialC);
+    addText(tr("You need %1.").arg(text(protocol.needs)), "quiet");
+    for (std::size_t i = 0; i < protocol.steps.size(); ++i)
+        addText(QStringLiteral("%1  %2").arg(i + 1).arg(text(protocol.steps[i])), "plain");
+    QStringList cautions;
+    for (const std::string& caution : protocol.cautions)
+        cautions << text(caution);
+    addText(tr("! Caution: %1").arg(cautions.join(QStringLiteral("\n"))), "caution");
+    addText(tr("Takes %1. Spoilt by %2.").arg(text(protocol.howLong), text(protocol.spoils)), "quiet");
+    column_->addStretch();
+    scroll->setWidget(body_);
+}
+
+void HowPane::addFields(double dialC) {
+    auto* form = new QFormLayout;
+    form->setContentsMargins(0, 4, 0, 4);
+    form->setHorizontalSpacing(10);
+    for (const rating::NeededValue& value : protocol_->values) {
+        auto* edit = new QLineEdit;
+        edit->setAccessibleName(text(value.label));
+        QString standard = text(value.standard);
+        QString unit = text(value.unit);
+        if (value.celsius) {
+            const auto shown = value.name == "set_C" && dialC > 0 ? Temperature::celsius(dialC)
+                                                                   : Temperature::celsius(std::stod(value.standard));
+            standard = text(printFixed(numberIn(shown, document_.units().temperature()), 0));
+            unit = QString::fromUtf8(unitSign(document_.units().temperature()));
+        }
+        edit->setText(unit.isEmpty() ? standard : standard + QStringLiteral(" ") + unit);
+        edit->setMaximumWidth(130);
+        form->addRow(text(value.label), edit);
+        fields_.push_back(edit);
+    }
+    column_->addLayout(form);
+}
+
+void HowPane::addSources() {
+    if (protocol_->fromLog) {
+        auto* import = new QPushButton(tr("Import a log…  (Ctrl+I)"));
+        import->setObjectName(QStringLiteral("act"));
+        import->setAccessibleName(tr("Import a log"));
+        connect(import, &QPushButton::clicked, this, &HowPane::importWanted);
+        column_->addWidget(import);
+        addText(tr("Or drop the logger's file anywhere on this page."), "quiet");
+        return;
+    }
+    const QString sign = QString::fromUtf8(unitSign(document_.units().temperature()));
+    auto* form = new QFormLayout;
+    probe_ = new QLineEdit;
+    probe_->setAccessibleName(tr("Probe readings"));
+    probe_->setPlaceholderText(tr("three spots, in %1").arg(sign));
+    dial_ = new QLineEdit;
+    dial_->setAccessibleName(tr("Lid dial readings"));
+    dial_->setPlaceholderText(tr("may stay empty"));
+    form->addRow(tr("Probe"), probe_);
+    form->addRow(tr("Lid dial"), dial_);
+    column_->addLayout(form);
+    auto* work = new QPushButton(tr("Work it out"));
+    work->setObjectName(QStringLiteral("act"));
+    work->setAccessibleName(tr("Work it out"));
+    connect(work, &QPushButton::clicked, this, &HowPane::keyedReady);
+    for (QLineEdit* edit : {probe_, dial_})
+        connect(edit, &QLineEdit::returnPressed, this, &HowPane::keyedReady);
+    column_->addWidget(work);
+}
+
+Result<std::map<std::string, double>> HowPane::values() const {
+    std::map<std::string, double> out;
+    for (std::size_t i = 0; i < fields_.size(); ++i) {
+        const rating::NeededValue& value = protocol_->values[i];
+        const auto read = parseNeeded(value, plain(fields_[i]->text()), document_.units().temperature());
+        if (!read)
+            return tl::unexpected(read.error());
+        out[value.name] = *read;
+    }
+    return out;
+}
+
+std::map<std::string, std::string> HowPane::typed() const {
+    std::map<std::string, std::string> out;
+    for (std::size_t i = 0; i < fields_.size(); ++i)
+        out[protocol_->values[i].name] = plain(fields_[i]->text());
+    return out;
+}
+
+Result<std::map<std::string, std::vector<book::KeyedReading>>> HowPane::keyed() const {
+    std::map<std::string, std::vector<book::KeyedReading>> out;
+    for (const auto& [role, edit] : {std::pair{"probe", probe_}, {"dial", dial_}}) {
+        if (!edit || (edit == dial_ && edit->text().trimmed().isEmpty()))
+            continue;
+        const auto readings = rating::parseReadings(plain(edit->text()), document_.units().temperature());
+        if (!readings)
+            return tl::unexpected(readings.error().in(plain(edit->accessibleName())));
+        for (const rating::TypedReading& r : *readings)
+            out[role].push_back({r.kelvin, r.typed});
+    }
+    return out;
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,43 @@
+#pragma once
+
+#include "app/shell/document.h"
+#include "rating/needed_values.h"
+
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QVBoxLayout>
+#include <QWidget>
+
+namespace dynamet::app {
+
+/// How: what the test finds, what it needs, its steps and cautions, the values it asks for, and where
+/// the readings come in (a log, or keyed).
+class HowPane : public QWidget {
+    Q_OBJECT
+  public:
+    explicit HowPane(Document& document, QWidget* parent = nullptr);
+    void show(const rating::Protocol& protocol, double dialC);
+    /// The typed values; an error names the field.
+    Result<std::map<std::string, double>> values() const;
+    std::map<std::string, std::string> typed() const;
+    Result<std::map<std::string, std::vector<book::KeyedReading>>> keyed() const;
+
+  signals:
+    void importWanted();
+    void keyedReady();
+
+  private:
+    void addText(const QString& words, const char* kind);
+    void addFields(double dialC);
+    void addSources();
+    Document& document_;
+    const rating::Protocol* protocol_ = nullptr;
+    QWidget* body_ = nullptr;
+    QVBoxLayout* column_ = nullptr;
+    std::vector<QLineEdit*> fields_;
+    QLineEdit* probe_ = nullptr;
+    QLineEdit* dial_ = nullptr;
+};
+
+} // namespace dynamet::app

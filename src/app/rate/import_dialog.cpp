@@ -1,0 +1,187 @@
+#include "app/rate/import_dialog.h"
+
+#include "formats/csv_sniff.h"
+#include "quantity/parse_duration.h"
+#include "formats/text_file.h"
+
+#include <QDialogButtonBox>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QGridLayout>
+#include <QTimer>
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+namespace {
+constexpr int kPreviewLines = 8;
+}
+
+ImportDialog::ImportDialog(const std::vector<std::string>& roles, const QString& path, QWidget* parent)
+    : QDialog(parent), roles_(roles), path_(new QLineEdit(path)), description_(new QLabel), problem_(new QLabel),
+      summary_(new QLabel), preview_(new QPlainTextEdit), columns_(new QWidget), import_(new QPushButton(tr("Import"))) {
+    setWindowTitle(tr("Import a log"));
+    resize(620, 520);
+    auto* box = new QVBoxLayout(this);
+    box->setSpacing(8);
+    auto* row = new QHBoxLayout;
+    path_->setAccessibleName(tr("File of the log"));
+    path_->setPlaceholderText(tr("Type the path of a CSV file, or press Look"));
+    auto* look = new QPushButton(tr("Look…"));
+    look->setAccessibleName(tr("Look for a file"));
+    look->setAutoDefault(false);
+    row->addWidget(path_, 1);
+    row->addWidget(look);
+    box->addLayout(row);
+    description_->setWordWrap(true);
+    description_->setAccessibleName(tr("How the log is written"));
+    problem_->setObjectName(QStringLiteral("caution"));
+    problem_->setWordWrap(true);
+    problem_->setAccessibleName(tr("What is wrong with the file"));
+    problem_->hide();
+    box->addWidget(description_);
+    box->addWidget(problem_);
+    box->addWidget(columns_);
+    preview_->setReadOnly(true);
+    preview_->setAccessibleName(tr("First lines of the file"));
+    preview_->setLineWrapMode(QPlainTextEdit::NoWrap);
+    preview_->setTabChangesFocus(true);
+    box->addWidget(preview_, 1);
+    summary_->setObjectName(QStringLiteral("quiet"));
+    summary_->setWordWrap(true);
+    box->addWidget(summary_);
+    auto* buttons = new QDialogButtonBox;
+    import_->setObjectName(QStringLiteral("act"));
+    import_->setAccessibleName(tr("Import the log"));
+    import_->setDefault(true);
+    import_->setEnabled(false);
+    buttons->addButton(import_, QDialogButtonBox::AcceptRole);
+    buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole)->setAutoDefault(false);
+    box->addWidget(buttons);
+    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(look, &QPushButton::clicked, this, [this] {
+        const QString chosen = QFileDialog::getOpenFileName(this, tr("Log of a thermometer"), path_->text(),
+                                                            tr("Logs (*.csv *.txt *.tsv *.log);;All files (*)"));
+        if (!chosen.isEmpty())
+            path_->setText(chosen);
+    });
+    connect(path_, &QLineEdit::textChanged, this, &ImportDialog::readFile);
+    if (!path.isEmpty())
+        readFile();
+}
+
+void ImportDialog::showProblem(const QString& words) {
+    problem_->setText(tr("! %1").arg(words));
+    problem_->setVisible(!words.isEmpty());
+    import_->setEnabled(words.isEmpty());
+    if (!words.isEmpty())
+        summary_->setText(tr("Nothing was imported."));
+}
+
+void ImportDialog::readFile() {
+    dialect_.reset();
+    log_.reset();
+    rows_.clear();
+    qDeleteAll(columns_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly));
+    delete columns_->layout();
+    description_->clear();
+    preview_->clear();
+    const QFileInfo file(path_->text().trimmed());
+    if (!file.isFile()) {
+        problem_->hide();
+        import_->setEnabled(false);
+        summary_->setText(path_->text().isEmpty() ? QString() : tr("There is no file of that name yet."));
+        return;
+    }
+    auto read = formats::readTextFile(plain(file.filePath()));
+    if (!read) {
+        showProblem(text(read.error().message));
+        return;
+    }
+    text_ = std::move(*read);
+    preview_->setPlainText(text(text_.substr(0, 4000)).section(QLatin1Char('\n'), 0, kPreviewLines));
+    const auto dialect = formats::sniffCsv(text_);
+    if (!dialect) {
+        showProblem(tr("Line %1: %2").arg(dialect.error().line).arg(text(dialect.error().message)));
+        return;
+    }
+    dialect_ = *dialect;
+    showColumns();
+    parse();
+}
+
+void ImportDialog::showColumns() {
+    auto* grid = new QGridLayout(columns_);
+    grid->setContentsMargins(0, 0, 0, 0);
+    std::size_t next = 0;
+    for (std::size_t c = 0; c < dialect_->columns.size(); ++c) {
+        const formats::CsvColumn& column = dialect_->columns[c];
+        if (column.use != formats::ColumnUse::temperature)
+            continue;
+        const QString name = text(column.name);
+        auto* role = new QComboBox;
+        for (const std::string& r : roles_)
+            role->addItem(text(r));
+        role->addItem(tr("not used"));
+        role->setCurrentIndex(static_cast<int>(std::min(next, roles_.size())));
+        // A column that carries a role's name takes it.
+        for (std::size_t r = 0; r < roles_.size(); ++r)
+            if (name.contains(text(roles_[r]), Qt::CaseInsensitive))
+                role->setCurrentIndex(static_cast<int>(r));
+        role->setAccessibleName(tr("Role of %1").arg(name));
+        auto* unit = new QComboBox;
+        unit->addItems({QStringLiteral("°C"), QStringLiteral("°F"), QStringLiteral("K")});
+        unit->setCurrentIndex(static_cast<int>(column.unit));
+        unit->setAccessibleName(tr("Unit of %1").arg(name));
+        const int row = static_cast<int>(rows_.size());
+        grid->addWidget(new QLabel(name), row, 0);
+        grid->addWidget(role, row, 1);
+        grid->addWidget(unit, row, 2);
+        if (!column.unitWritten)
+            grid->addWidget(new QLabel(tr("? unit not written in the file")), row, 3);
+        rows_.push_back({c, role, unit});
+        connect(unit, &QComboBox::currentIndexChanged, this, &ImportDialog::parse);
+        connect(role, &QComboBox::currentIndexChanged, this, &ImportDialog::parse);
+        ++next;
+    }
+}
+
+void ImportDialog::parse() {
+    for (const ColumnRow& row : rows_)
+        dialect_->columns[row.column].unit = static_cast<TemperatureUnit>(row.unit->currentIndex());
+    description_->setText(text(formats::describe(*dialect_)) + QStringLiteral("."));
+    auto log = formats::parseCsv(text_, *dialect_);
+    if (!log) {
+        log_.reset();
+        showProblem(tr("Line %1: %2. Put the file right and import it again.")
+                        .arg(log.error().line)
+                        .arg(text(log.error().message)));
+        return;
+    }
+    log_ = std::move(*log);
+    bool used = false;
+    for (const ColumnRow& row : rows_)
+        used = used || row.role->currentIndex() < static_cast<int>(roles_.size());
+    showProblem(used ? QString() : tr("No column has a role yet."));
+    summary_->setText(tr("%1 rows over %2; %3 lines passed over; %4 gaps")
+                          .arg(log_->timeS.size())
+                          .arg(text(printDuration(log_->timeS.back())))
+                          .arg(log_->junkLines.size())
+                          .arg(log_->gaps));
+}
+
+void ImportDialog::fill(book::TestRecord& test) const {
+    std::size_t channel = 0;
+    for (const ColumnRow& row : rows_) {
+        const formats::LoggedChannel& logged = log_->channels[channel++];
+        if (row.role->currentIndex() >= static_cast<int>(roles_.size()))
+            continue;
+        test.channels.push_back({roles_[static_cast<std::size_t>(row.role->currentIndex())], logged.name,
+                                 unitSign(logged.unit), "", log_->timeS, logged.asRecorded, logged.resolution});
+    }
+    test.fileName = plain(QFileInfo(path_->text()).fileName());
+    test.fileSha256 = formats::sha256(text_);
+    test.dialectJson = formats::dialectJson(*dialect_);
+}
+
+} // namespace dynamet::app

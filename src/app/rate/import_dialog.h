@@ -1,0 +1,48 @@
+#pragma once
+
+#include "app/shell/document.h"
+#include "formats/csv_rows.h"
+
+#include <QComboBox>
+#include <QDialog>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPlainTextEdit>
+#include <QPushButton>
+
+namespace dynamet::app {
+
+/// Shows how a log is written, lets the cook put it right, and hands over its channels. Cancel leaves
+/// nothing behind.
+class ImportDialog : public QDialog {
+    Q_OBJECT
+  public:
+    ImportDialog(const std::vector<std::string>& roles, const QString& path, QWidget* parent = nullptr);
+    /// The channels with their roles, and the file; only after the dialog was accepted.
+    void fill(book::TestRecord& test) const;
+
+  private:
+    void readFile();
+    void showColumns();
+    void parse();
+    void showProblem(const QString& words);
+    std::vector<std::string> roles_;
+    QLineEdit* path_;
+    QLabel* description_;
+    QLabel* problem_;
+    QLabel* summary_;
+    QPlainTextEdit* preview_;
+    QWidget* columns_;
+    QPushButton* import_;
+    std::string text_;
+    std::optional<formats::CsvDialect> dialect_;
+    std::optional<formats::ParsedLog> log_;
+    struct ColumnRow {
+        std::size_t column;
+        QComboBox* role;
+        QComboBox* unit;
+    };
+    std::vector<ColumnRow> rows_;
+};
+
+} // namespace dynamet::app

@@ -1,0 +1,317 @@
+#include "app/rate/rate_page.h"
+
+#include "app/rate/import_dialog.h"
+#include "rating/found_words.h"
+#include "rating/reduce.h"
+
+#include <QButtonGroup>
+#include <QDragEnterEvent>
+#include <QFrame>
+#include <QMimeData>
+#include <QTimer>
+
+namespace dynamet::app {
+namespace {
+
+/// The dial of a setting in °C for the field "Dial set to"; 0 = none.
+double dialCelsius(const kitchen::Appliance& a, const kitchen::Setting& s) {
+    std::size_t control = 0;
+    const auto dial = alongDial(a.controls, s, control);
+    if (!dial || a.controls[control].kind != kitchen::ControlKind::thermostat)
+        return 0;
+    return a.controls[control].unit == "F" ? Temperature::fahrenheit(*dial).celsius() : *dial;
+}
+
+QFrame* upright() {
+    auto* rule = new QFrame;
+    rule->setObjectName(QStringLiteral("uprightRule"));
+    return rule;
+}
+
+} // namespace
+
+RatePage::RatePage(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document), title_(new QLabel), about_(new QLabel), methods_(new QWidget),
+      cell_(new QLabel), sheet_(new RateSheetView(document)), bench_(new QHBoxLayout), how_(new HowPane(document)),
+      trace_(new TracePane(document)), found_(new FoundPane(document)) {
+    setAcceptDrops(true);
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(16, 10, 16, 12);
+    box->setSpacing(8);
+    buildHeader(box);
+    sheet_->setMinimumHeight(150);
+    box->addWidget(sheet_, 5);
+    box->addWidget(methods_);
+    bench_->setSpacing(0);
+    bench_->addWidget(how_);
+    bench_->addWidget(upright());
+    bench_->addWidget(trace_);
+    bench_->addWidget(upright());
+    bench_->addWidget(found_);
+    box->addLayout(bench_, 9);
+    connect(sheet_, &RateSheetView::cellChosen, this, &RatePage::cellChosen);
+    connect(how_, &HowPane::importWanted, this, [this] { importLog(); });
+    connect(how_, &HowPane::keyedReady, this, &RatePage::takeKeyed);
+    connect(found_, &FoundPane::saveWanted, this, &RatePage::save);
+    connect(&document_, &Document::changed, this, &RatePage::refresh);
+    connect(&document_, &Document::unitsChanged, this, [this] {
+        if (protocol_)
+            chooseProtocol(protocol_->id);
+    });
+}
+
+void RatePage::buildHeader(QVBoxLayout* box) {
+    auto* line = new QHBoxLayout;
+    title_->setObjectName(QStringLiteral("heading"));
+    title_->setStyleSheet(QStringLiteral("font-size: 20px"));
+    about_->setObjectName(QStringLiteral("quiet"));
+    cell_->setAccessibleName(tr("Setting to be rated"));
+    line->addWidget(title_);
+    line->addWidget(about_);
+    line->addStretch();
+    line->addWidget(cell_);
+    box->addLayout(line);
+}
+
+void RatePage::say(const QString& words) { document_.say(words); }
+
+void RatePage::showAppliance(const std::string& id) {
+    const auto* appliance = findAppliance(document_.kitchen(), id);
+    if (!appliance)
+        return;
+    const bool another = id != applianceId_;
+    applianceId_ = id;
+    const auto* site = findSite(document_.kitchen(), appliance->siteId);
+    title_->setText(text(appliance->name));
+    about_->setText(tr("%1 · %2").arg(QString::fromUtf8(kitchen::kindName(appliance->kind)),
+                                      site ? text(site->name) : QString()));
+    sheet_->show(id);
+    if (another) {
+        test_.reset();
+        reduction_.reset();
+        showProtocols();
+    }
+    cellChosen();
+}
+
+void RatePage::showProtocols() {
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    qDeleteAll(methods_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly));
+    delete methods_->layout();
+    auto* line = new QHBoxLayout(methods_);
+    line->setContentsMargins(0, 0, 0, 0);
+    line->addWidget(new QLabel(tr("Rate by")));
+    auto* group = new QButtonGroup(methods_);
+    std::string first;
+    for (const rating::Protocol* protocol : rating::protocolsFor(appliance->kind)) {
+        auto* button = new QPushButton(text(protocol->title));
+        button->setObjectName(QStringLiteral("method"));
+        button->setAccessibleName(text(protocol->title));
+        button->setCheckable(true);
+        group->addButton(button);
+        line->addWidget(button);
+        if (first.empty()) {
+            first = protocol->id;
+            button->setChecked(true);
+        }
+        connect(button, &QPushButton::clicked, this, [this, id = protocol->id] { chooseProtocol(id); });
+    }
+    line->addStretch();
+    chooseProtocol(first);
+}
+
+void RatePage::chooseProtocol(const std::string& id) {
+    protocol_ = rating::findProtocol(id);
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    const auto setting = sheet_->setting();
+    how_->show(*protocol_, appliance && setting ? dialCelsius(*appliance, *setting) : 0);
+    if (test_ && test_->protocol == id) {
+        work(*test_);
+        return;
+    }
+    trace_->showNothing(protocol_->fromLog ? tr("The readings will be drawn here, the fit over them.")
+                                           : tr("Type the readings at the left; they will be drawn here."));
+    found_->showNothing();
+    test_.reset();
+    reduction_.reset();
+    attend(Attention::how);
+}
+
+void RatePage::attend(Attention attention) {
+    const auto wide = [&](Attention a) { return attention == a ? 5 : 3; };
+    bench_->setStretch(0, wide(Attention::how));
+    bench_->setStretch(2, attention == Attention::how ? 3 : 5);
+    bench_->setStretch(4, wide(Attention::found));
+}
+
+void RatePage::cellChosen() {
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    const auto setting = sheet_->setting();
+    if (!appliance || !setting)
+        return;
+    QString where = text(settingLabel(appliance->controls, *setting));
+    if (appliance->zones.size() > 1)
+        where += QStringLiteral(", ") + text(sheet_->zone());
+    if (isHob(appliance->kind))
+        if (const auto* vessel = findVessel(document_.kitchen(), appliance->standardVesselId))
+            where += QStringLiteral(", ") + text(vessel->name);
+    cell_->setText(tr("To be rated: %1").arg(where));
+    if (protocol_ && !test_)
+        how_->show(*protocol_, dialCelsius(*appliance, *setting));
+}
+
+void RatePage::refresh() {
+    if (!findAppliance(document_.kitchen(), applianceId_))
+        return;
+    sheet_->show(applianceId_);
+    // Undo may have taken back what is on the bench.
+    if (!test_)
+        return;
+    const auto lines = listTests(document_.book(), applianceId_);
+    bool there = false;
+    saved_ = false;
+    for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
+        if (line.id == test_->id) {
+            there = true;
+            saved_ = !line.draft;
+        }
+    if (!there)
+        chooseProtocol((test_.reset(), protocol_->id));
+    else if (reduction_)
+        found_->show(*reduction_, saved_);
+}
+
+Result<book::TestRecord> RatePage::newTest() const {
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    const auto setting = sheet_->setting();
+    if (!appliance || !setting)
+        return fail(Errc::invalidArgument, "choose a setting in the rate sheet first");
+    const auto values = how_->values();
+    if (!values)
+        return tl::unexpected(values.error());
+    book::TestRecord test;
+    test.id = book::newId();
+    test.applianceId = applianceId_;
+    test.protocol = protocol_->id;
+    test.setting = settingText(appliance->controls, *setting);
+    test.zone = sheet_->zone();
+    test.siteId = appliance->siteId;
+    test.vesselId = isHob(appliance->kind) ? appliance->standardVesselId : "";
+    test.values = *values;
+    test.typed = how_->typed();
+    test.fanOn = appliance->kind == kitchen::ApplianceKind::fanOven || appliance->kind == kitchen::ApplianceKind::airFryer ||
+                 appliance->kind == kitchen::ApplianceKind::combiOven;
+    if (const auto* site = findSite(document_.kitchen(), appliance->siteId); site && protocol_->id == "water-heat-up")
+        test.values["altitude_m"] = site->altitudeM;
+    test.started = document_.now();
+    return test;
+}
+
+void RatePage::importLog(const QString& path) {
+    if (!protocol_)
+        return;
+    if (!protocol_->fromLog) {
+        say(tr("These readings are keyed in: type them at the left."));
+        return;
+    }
+    auto test = newTest();
+    if (!test) {
+        say(text(test.error().message));
+        return;
+    }
+    auto roles = rating::rolesOf(protocol_->id);
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    if (protocol_->id == "preheat")
+        roles = {appliance->kind == kitchen::ApplianceKind::griddle ? "plate" : "air"};
+    ImportDialog dialog(roles, path, this);
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    dialog.fill(*test);
+    if (const auto kept = document_.importTest(*test); !kept) {
+        say(text(kept.error().message));
+        return;
+    }
+    work(*test);
+}
+
+void RatePage::takeKeyed() {
+    auto test = newTest();
+    const auto keyed = how_->keyed();
+    if (!test || !keyed) {
+        say(text((test ? keyed.error() : test.error()).message));
+        return;
+    }
+    test->keyed = *keyed;
+    if (const auto kept = document_.importTest(*test); !kept) {
+        say(text(kept.error().message));
+        return;
+    }
+    work(*test);
+}
+
+void RatePage::work(const book::TestRecord& test) {
+    test_ = test;
+    saved_ = false;
+    const auto reduction = rating::reduce(inputOf(test));
+    reduction_ = reduction ? std::optional(*reduction) : std::nullopt;
+    trace_->show(test, reduction_ ? &*reduction_ : nullptr);
+    if (!reduction) {
+        found_->showRefusal(text(reduction.error().message));
+        attend(Attention::found);
+        return;
+    }
+    const auto lines = listTests(document_.book(), applianceId_);
+    for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
+        saved_ = saved_ || (line.id == test.id && !line.draft);
+    found_->show(*reduction_, saved_);
+    attend(Attention::found);
+}
+
+void RatePage::save() {
+    if (!test_ || !reduction_ || saved_)
+        return;
+    const auto done = document_.saveRating(*test_, *reduction_);
+    if (!done) {
+        say(text(done.error().message));
+        return;
+    }
+    saved_ = true;
+    found_->show(*reduction_, true);
+    say(tr("Saved. The line-up and the rate sheet show it now."));
+}
+
+void RatePage::showTest(const std::string& testId) {
+    const auto test = loadTest(document_.book(), testId);
+    if (!test)
+        return;
+    protocol_ = rating::findProtocol(test->protocol);
+    sheet_->selectCell(test->setting, test->zone);
+    for (QPushButton* button : methods_->findChildren<QPushButton*>())
+        button->setChecked(button->accessibleName() == text(protocol_->title));
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    const auto setting = sheet_->setting();
+    how_->show(*protocol_, appliance && setting ? dialCelsius(*appliance, *setting) : 0);
+    work(*test);
+}
+
+void RatePage::showNewestTest() {
+    const auto lines = listTests(document_.book(), applianceId_);
+    if (lines && !lines->empty())
+        showTest(lines->front().id);
+}
+
+void RatePage::dragEnterEvent(QDragEnterEvent* event) {
+    if (event->mimeData()->hasUrls())
+        event->acceptProposedAction();
+}
+
+void RatePage::dropEvent(QDropEvent* event) {
+    const QList<QUrl> urls = event->mimeData()->urls();
+    if (urls.isEmpty())
+        return;
+    event->acceptProposedAction();
+    // The dialog runs its own loop: leave the drop first.
+    QTimer::singleShot(0, this, [this, path = urls.front().toLocalFile()] { importLog(path); });
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,155 @@
+#include "app/rate/rate_sheet_view.h"
+
+#include "app/look/palette.h"
+
+#include <QHeaderView>
+#include <QPainter>
+
+namespace dynamet::app {
+namespace {
+
+constexpr double kTwoSided = 1.96; // a sheet shows 95 %
+
+void paintPatch(QPainter& p, const QRect& place, const kitchen::Representative& shown) {
+    const QColor colour = look::heatColour(shown.kelvin - kZeroCelsiusK);
+    if (shown.provenance == kitchen::Provenance::measured) {
+        p.fillRect(place, colour);
+        return;
+    }
+    p.setPen(QPen(colour.darker(120), shown.provenance == kitchen::Provenance::assumed ? 1 : 2));
+    p.drawRect(place.adjusted(0, 0, -1, -1));
+    if (shown.provenance == kitchen::Provenance::interpolated)
+        for (int y = place.top() + 3; y < place.bottom(); y += 4)
+            p.drawLine(place.left(), y, place.right(), y);
+}
+
+} // namespace
+
+RateSheetModel::RateSheetModel(Document& document, QObject* parent)
+    : QAbstractTableModel(parent), document_(document) {}
+
+void RateSheetModel::show(const std::string& applianceId) {
+    beginResetModel();
+    sheet_ = {};
+    if (const auto* appliance = findAppliance(document_.kitchen(), applianceId))
+        sheet_ = rateSheet(document_.kitchen(), *appliance);
+    endResetModel();
+}
+
+int RateSheetModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : static_cast<int>(sheet_.settings.size());
+}
+
+int RateSheetModel::columnCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : static_cast<int>(sheet_.zones.size());
+}
+
+const kitchen::SheetCell& RateSheetModel::cell(const QModelIndex& index) const {
+    return sheet_.cells[static_cast<std::size_t>(index.row())][static_cast<std::size_t>(index.column())];
+}
+
+QString RateSheetModel::cellText(const QModelIndex& index) const {
+    const kitchen::Representative& shown = cell(index).shown;
+    return text(printTemperature(Temperature::kelvin(shown.kelvin), document_.units().temperature(),
+                                 kTwoSided * shown.u));
+}
+
+QVariant RateSheetModel::data(const QModelIndex& index, int role) const {
+    if (role == Qt::DisplayRole)
+        return cellText(index);
+    if (role == Qt::AccessibleTextRole || role == Qt::ToolTipRole)
+        return tr("%1, %2: %3, %4")
+            .arg(text(sheet_.labels[static_cast<std::size_t>(index.row())]),
+                 text(sheet_.zones[static_cast<std::size_t>(index.column())]), cellText(index),
+                 QString::fromUtf8(word(cell(index).shown.provenance)));
+    return {};
+}
+
+QVariant RateSheetModel::headerData(int section, Qt::Orientation orientation, int role) const {
+    if (role == Qt::TextAlignmentRole)
+        return static_cast<int>(Qt::AlignLeft | Qt::AlignVCenter);
+    if (role != Qt::DisplayRole)
+        return {};
+    const auto& words = orientation == Qt::Horizontal ? sheet_.zones : sheet_.labels;
+    return text(words[static_cast<std::size_t>(section)]);
+}
+
+void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+    const auto* model = qobject_cast<const RateSheetModel*>(index.model());
+    const kitchen::Representative& shown = model->cell(index).shown;
+    QPainter& p = *painter;
+    p.save();
+    const bool chosen = option.state & QStyle::State_Selected;
+    if (chosen) {
+        p.fillRect(option.rect, look::kSelected);
+        p.fillRect(QRect(option.rect.left(), option.rect.top(), 3, option.rect.height()), look::kAccent);
+    }
+    paintPatch(p, QRect(option.rect.left() + 10, option.rect.center().y() - 8, 18, 17), shown);
+    p.setFont(look::textFont(13, shown.provenance == kitchen::Provenance::measured));
+    p.setPen(shown.provenance == kitchen::Provenance::assumed ? look::kQuietInk : look::kInk);
+    p.drawText(option.rect.adjusted(38, 0, -4, 0), Qt::AlignVCenter, index.data().toString());
+    if (option.rect.width() > 250) {
+        p.setFont(look::textFont(12));
+        p.setPen(look::kQuietInk);
+        p.drawText(option.rect.adjusted(170, 0, -8, 0), Qt::AlignVCenter,
+                   QString::fromUtf8(word(shown.provenance)));
+    }
+    p.restore();
+}
+
+RateSheetView::RateSheetView(Document& document, QWidget* parent)
+    : QTableView(parent), document_(document), model_(new RateSheetModel(document, this)) {
+    setModel(model_);
+    setItemDelegate(new CellDelegate(this));
+    setAccessibleName(tr("Rate sheet"));
+    setSelectionMode(QAbstractItemView::SingleSelection);
+    setEditTriggers(QAbstractItemView::NoEditTriggers);
+    horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
+    verticalHeader()->setDefaultSectionSize(26);
+    verticalHeader()->setSectionResizeMode(QHeaderView::Fixed);
+    verticalHeader()->setMinimumWidth(170);
+    setShowGrid(true);
+    setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
+    connect(&document, &Document::unitsChanged, this, [this] { viewport()->update(); });
+}
+
+void RateSheetView::show(const std::string& applianceId) {
+    const QString kept = currentIndex().isValid() && model_->sheet().applianceId == applianceId
+                             ? model_->headerData(currentIndex().row(), Qt::Vertical, Qt::DisplayRole).toString()
+                             : QString();
+    const int column = currentIndex().column();
+    model_->show(applianceId);
+    if (model_->rowCount() == 0)
+        return;
+    int row = 0;
+    for (int i = 0; i < model_->rowCount(); ++i)
+        if (model_->headerData(i, Qt::Vertical, Qt::DisplayRole).toString() == kept)
+            row = i;
+    setCurrentIndex(model_->index(row, kept.isEmpty() ? 0 : std::max(0, column)));
+}
+
+std::optional<kitchen::Setting> RateSheetView::setting() const {
+    if (!currentIndex().isValid())
+        return std::nullopt;
+    return model_->sheet().settings[static_cast<std::size_t>(currentIndex().row())];
+}
+
+std::string RateSheetView::zone() const {
+    return currentIndex().isValid() ? model_->sheet().zones[static_cast<std::size_t>(currentIndex().column())] : "";
+}
+
+void RateSheetView::selectCell(const std::string& settingText, const std::string& zone) {
+    const auto* appliance = findAppliance(document_.kitchen(), model_->sheet().applianceId);
+    for (int row = 0; appliance && row < model_->rowCount(); ++row)
+        for (int column = 0; column < model_->columnCount(); ++column)
+            if (kitchen::settingText(appliance->controls, model_->sheet().settings[static_cast<std::size_t>(row)]) == settingText &&
+                model_->sheet().zones[static_cast<std::size_t>(column)] == zone)
+                setCurrentIndex(model_->index(row, column));
+}
+
+void RateSheetView::currentChanged(const QModelIndex& current, const QModelIndex& previous) {
+    QTableView::currentChanged(current, previous);
+    emit cellChosen();
+}
+
+} // namespace dynamet::app

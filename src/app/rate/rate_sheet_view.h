@@ -1,0 +1,60 @@
+#pragma once
+
+#include "app/shell/document.h"
+#include "kitchen/rate_sheet.h"
+
+#include <QAbstractTableModel>
+#include <QStyledItemDelegate>
+#include <QTableView>
+
+namespace dynamet::app {
+
+/// Settings down, zones across.
+class RateSheetModel : public QAbstractTableModel {
+    Q_OBJECT
+  public:
+    explicit RateSheetModel(Document& document, QObject* parent = nullptr);
+    void show(const std::string& applianceId);
+    int rowCount(const QModelIndex& parent = {}) const override;
+    int columnCount(const QModelIndex& parent = {}) const override;
+    QVariant data(const QModelIndex& index, int role) const override;
+    QVariant headerData(int section, Qt::Orientation orientation, int role) const override;
+    const kitchen::RateSheet& sheet() const { return sheet_; }
+    const kitchen::SheetCell& cell(const QModelIndex& index) const;
+    QString cellText(const QModelIndex& index) const;
+
+  private:
+    Document& document_;
+    kitchen::RateSheet sheet_;
+};
+
+/// Value ± beside a patch of the heat ramp: solid measured, lined interpolated, hollow assumed.
+class CellDelegate : public QStyledItemDelegate {
+    Q_OBJECT
+  public:
+    using QStyledItemDelegate::QStyledItemDelegate;
+    void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+};
+
+class RateSheetView : public QTableView {
+    Q_OBJECT
+  public:
+    explicit RateSheetView(Document& document, QWidget* parent = nullptr);
+    void show(const std::string& applianceId);
+    /// The setting and zone of the current cell.
+    std::optional<kitchen::Setting> setting() const;
+    std::string zone() const;
+    void selectCell(const std::string& settingText, const std::string& zone);
+
+  signals:
+    void cellChosen();
+
+  protected:
+    void currentChanged(const QModelIndex& current, const QModelIndex& previous) override;
+
+  private:
+    Document& document_;
+    RateSheetModel* model_;
+};
+
+} // namespace dynamet::app

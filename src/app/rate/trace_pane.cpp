@@ -1,0 +1,118 @@
+#include "app/rate/trace_pane.h"
+
+#include "app/look/palette.h"
+
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+
+TracePane::TracePane(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document), words_(new QLabel), plot_(new Plot) {
+    setObjectName(QStringLiteral("pane"));
+    setAttribute(Qt::WA_StyledBackground);
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(12, 10, 12, 10);
+    auto* overline = new QLabel(tr("TRACE"));
+    overline->setObjectName(QStringLiteral("overline"));
+    words_->setObjectName(QStringLiteral("quiet"));
+    words_->setWordWrap(true);
+    box->addWidget(overline);
+    box->addWidget(words_);
+    box->addWidget(plot_, 1);
+    plot_->setAccessibleName(tr("Trace of the readings"));
+}
+
+void TracePane::showNothing(const QString& words) {
+    words_->setText(words);
+    plot_->hide();
+    layout()->setAlignment(words_, Qt::AlignTop);
+}
+
+void TracePane::show(const book::TestRecord& test, const rating::Reduction* reduction) {
+    const rating::TestInput input = inputOf(test);
+    plot_->show();
+    layout()->setAlignment(words_, {});
+    plot_->plotLayout()->clear();
+    plot_->clearPlottables();
+    if (input.channels.empty())
+        drawKeyed(input, reduction);
+    else
+        drawReadings(input, reduction);
+    plot_->replot();
+}
+
+void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduction* reduction) {
+    auto* upper = new QCPAxisRect(plot_);
+    Plot::dress(*upper);
+    plot_->plotLayout()->addElement(0, 0, upper);
+    const Units& units = document_.units();
+    upper->axis(QCPAxis::atLeft)->setLabel(QString::fromUtf8(unitSign(units.temperature())));
+    QStringList words;
+    bool first = true;
+    for (const auto& [role, series] : input.channels) {
+        const QColor colour = first ? look::kReference : look::kQuietInk;
+        plot_->addLine(upper, series, colour, units, first ? Qt::SolidLine : Qt::DotLine);
+        words << tr("%1: %2 readings, %3 s apart")
+                     .arg(text(role))
+                     .arg(series.size())
+                     .arg(series.size() > 1 ? series.timeS[1] - series.timeS[0] : 0);
+        first = false;
+    }
+    const bool fitted = reduction && !reduction->fit.empty();
+    if (fitted)
+        plot_->addLine(upper, reduction->fit, look::kAccent, units);
+    plot_->rescaleAxes();
+    if (fitted) {
+        auto* lower = new QCPAxisRect(plot_);
+        Plot::dress(*lower);
+        plot_->plotLayout()->addElement(1, 0, lower);
+        plot_->plotLayout()->setRowStretchFactor(1, 0.4);
+        lower->axis(QCPAxis::atLeft)->setLabel(tr("reading − fit, %1").arg(QString::fromUtf8(unitSign(units.temperature()))));
+        lower->axis(QCPAxis::atBottom)->setLabel(tr("minutes"));
+        plot_->addLine(lower, reduction->residuals, look::kReference, units, Qt::SolidLine, true);
+        lower->axis(QCPAxis::atLeft)->rescale();
+        lower->axis(QCPAxis::atBottom)->setRange(upper->axis(QCPAxis::atBottom)->range());
+        auto* group = new QCPMarginGroup(plot_);
+        upper->setMarginGroup(QCP::msLeft, group);
+        lower->setMarginGroup(QCP::msLeft, group);
+        words << tr("rust: the fit");
+    } else {
+        upper->axis(QCPAxis::atBottom)->setLabel(tr("minutes"));
+    }
+    words_->setText(words.join(QStringLiteral("; ")));
+}
+
+void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reduction* reduction) {
+    auto* rect = new QCPAxisRect(plot_);
+    Plot::dress(*rect);
+    plot_->plotLayout()->addElement(0, 0, rect);
+    const auto unit = document_.units().temperature();
+    rect->axis(QCPAxis::atLeft)->setLabel(QString::fromUtf8(unitSign(unit)));
+    rect->axis(QCPAxis::atBottom)->setLabel(tr("spot"));
+    rect->axis(QCPAxis::atBottom)->ticker()->setTickStepStrategy(QCPAxisTicker::tssReadability);
+    rect->axis(QCPAxis::atBottom)->ticker()->setTickCount(3);
+    const auto points = [&](const char* role, const QColor& colour, QCPScatterStyle::ScatterShape shape) {
+        const auto at = input.keyed.find(role);
+        if (at == input.keyed.end())
+            return;
+        QCPGraph* graph = plot_->addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
+        graph->setLineStyle(QCPGraph::lsNone);
+        graph->setScatterStyle(QCPScatterStyle(shape, colour, colour, 10));
+        for (std::size_t i = 0; i < at->second.size(); ++i)
+            graph->addData(static_cast<double>(i + 1), numberIn(Temperature::kelvin(at->second[i]), unit));
+    };
+    points("probe", look::kReference, QCPScatterStyle::ssDisc);
+    points("dial", look::kQuietInk, QCPScatterStyle::ssSquare);
+    plot_->rescaleAxes();
+    if (reduction && !reduction->quantities.empty()) {
+        const double value = numberIn(Temperature::kelvin(reduction->quantities.front().value), unit);
+        QCPGraph* line = plot_->addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
+        line->setPen(QPen(look::kAccent, 1));
+        line->setData({0.5, 3.5}, {value, value}, true);
+    }
+    rect->axis(QCPAxis::atBottom)->setRange(0.5, 3.5);
+    rect->axis(QCPAxis::atLeft)->scaleRange(1.6);
+    words_->setText(tr("discs: probe; squares: lid dial; rust: what was found"));
+}
+
+} // namespace dynamet::app

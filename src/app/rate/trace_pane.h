@@ -1,0 +1,28 @@
+#pragma once
+
+#include "app/shell/document.h"
+#include "app/widgets/plot.h"
+#include "rating/reduction.h"
+
+#include <QLabel>
+#include <QWidget>
+
+namespace dynamet::app {
+
+/// Trace: the readings, the fit over them, the residuals under them; a table twin in words.
+class TracePane : public QWidget {
+    Q_OBJECT
+  public:
+    explicit TracePane(Document& document, QWidget* parent = nullptr);
+    void showNothing(const QString& words);
+    void show(const book::TestRecord& test, const rating::Reduction* reduction);
+
+  private:
+    void drawReadings(const rating::TestInput& input, const rating::Reduction* reduction);
+    void drawKeyed(const rating::TestInput& input, const rating::Reduction* reduction);
+    Document& document_;
+    QLabel* words_;
+    Plot* plot_;
+};
+
+} // namespace dynamet::app

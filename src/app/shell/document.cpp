@@ -1,0 +1,102 @@
+#include "app/shell/document.h"
+
+#include "app/shell/withdraw_command.h"
+
+namespace dynamet::app {
+
+Document::Document(Clock clock, QObject* parent) : QObject(parent), clock_(std::move(clock)) {}
+
+Result<bool> Document::open(const QString& path) {
+    auto book = book::Book::open(plain(path));
+    if (!book)
+        return tl::unexpected(book.error());
+    undo_.clear();
+    book_.reset();
+    book_.emplace(std::move(*book));
+    reload();
+    emit opened();
+    if (!book_->writable())
+        say(text(book_->accessWords()));
+    return true;
+}
+
+Result<bool> Document::createNew(const QString& path, const kitchen::Site& site) {
+    {
+        auto book = book::Book::create(plain(path), now());
+        if (!book)
+            return tl::unexpected(book.error());
+        if (const auto added = addSite(*book, site, now()); !added)
+            return added;
+    }
+    return open(path);
+}
+
+void Document::reload() {
+    auto kitchen = loadKitchen(*book_);
+    if (!kitchen) {
+        say(text(kitchen.error().message));
+        return;
+    }
+    kitchen_ = std::move(*kitchen);
+    if (auto recipes = loadRecipes(*book_, kitchen_))
+        recipes_ = std::move(*recipes);
+    if (auto newest = book::newestRatings(*book_))
+        newest_ = std::move(*newest);
+    emit changed();
+}
+
+void Document::setUnits(const Units& units) {
+    if (units == units_)
+        return;
+    units_ = units;
+    emit unitsChanged();
+}
+
+Result<bool> Document::importTest(const book::TestRecord& test) {
+    if (const auto done = addTest(*book_, test, now()); !done)
+        return done;
+    undo_.push(new WithdrawCommand(*this, tr("import of a test"), [id = test.id](book::Book& book, auto when) {
+        return withdrawTest(book, id, when);
+    }));
+    reload();
+    return true;
+}
+
+Result<bool> Document::saveRating(const book::TestRecord& test, const rating::Reduction& reduction) {
+    const auto id = saveReduction(*book_, test.id, reduction, test.values, "", now());
+    if (!id)
+        return tl::unexpected(id.error());
+    undo_.push(new WithdrawCommand(*this, tr("saving of a rating"), [id = *id](book::Book& book, auto when) {
+        return withdrawReduction(book, id, when);
+    }));
+    reload();
+    return true;
+}
+
+Result<bool> Document::addAppliance(const kitchen::Appliance& appliance) {
+    const auto done = book::addAppliance(*book_, appliance, now());
+    if (done)
+        reload();
+    return done;
+}
+
+Result<bool> Document::keepTranslation(const std::string& recipeId, const std::string& snapshot, std::uint64_t seed) {
+    const auto id = saveTranslation(*book_, recipeId, snapshot, seed, now());
+    if (!id)
+        return tl::unexpected(id.error());
+    undo_.push(new WithdrawCommand(*this, tr("keeping of a translation"), [id = *id](book::Book& book, auto when) {
+        return withdrawTranslation(book, id, when);
+    }));
+    return true;
+}
+
+QString agoWords(std::int64_t thenMs, std::int64_t nowMs) {
+    const std::int64_t minutes = (nowMs - thenMs) / 60000;
+    if (minutes < 60)
+        return QObject::tr("%1 min").arg(std::max<std::int64_t>(minutes, 0));
+    if (minutes < 48 * 60)
+        return QObject::tr("%1 h").arg(minutes / 60);
+    return QObject::tr("%1 d").arg(minutes / 1440);
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,48 @@
+#pragma once
+
+#include "app/rate/rate_page.h"
+#include "app/shell/line_up.h"
+#include "app/shell/start_page.h"
+#include "app/shell/top_bar.h"
+#include "app/translate/translate_page.h"
+
+#include <QMainWindow>
+#include <QStackedWidget>
+
+namespace dynamet::app {
+
+/// Assembles the frame: top bar, line-up, workspaces, notice line. No more than that.
+class MainWindow : public QMainWindow {
+    Q_OBJECT
+  public:
+    MainWindow(Document& document, const QString& demoBook);
+    enum Workspace { rate = 0, translate = 1 };
+    void go(int workspace);
+    RatePage& ratePage() { return *rate_; }
+    TranslatePage& translatePage() { return *translate_; }
+    LineUp& lineUp() { return *lineUp_; }
+    bool isIdle() const;
+    /// Says on the first page why a book could not be opened.
+    void showProblem(const QString& words) { start_->showProblem(words); }
+
+  protected:
+    void resizeEvent(QResizeEvent* event) override;
+
+  private:
+    void bookOpened();
+    void applianceChosen(const std::string& id);
+    void addAppliance();
+    void addShortcuts();
+    void notice(const QString& words);
+    Document& document_;
+    TopBar* top_;
+    QStackedWidget* outer_;
+    StartPage* start_;
+    QStackedWidget* pages_;
+    LineUp* lineUp_ = nullptr;
+    RatePage* rate_;
+    TranslatePage* translate_;
+    QLabel* notice_;
+};
+
+} // namespace dynamet::app

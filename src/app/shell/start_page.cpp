@@ -1,0 +1,156 @@
+#include "app/shell/start_page.h"
+
+#include "quantity/parse_measures.h"
+
+#include <QComboBox>
+#include <QDir>
+#include <QFormLayout>
+#include <QFrame>
+#include <QHBoxLayout>
+#include <QPushButton>
+#include <QStandardPaths>
+
+namespace dynamet::app {
+namespace {
+
+QVBoxLayout* column(QWidget* widget, const QString& heading, const QString& words) {
+    auto* box = new QVBoxLayout(widget);
+    box->setContentsMargins(24, 20, 24, 20);
+    box->setSpacing(12);
+    auto* title = new QLabel(heading);
+    title->setObjectName(QStringLiteral("sentence"));
+    auto* text = new QLabel(words);
+    text->setWordWrap(true);
+    text->setObjectName(QStringLiteral("quiet"));
+    box->addWidget(title);
+    box->addWidget(text);
+    return box;
+}
+
+} // namespace
+
+StartPage::StartPage(Document& document, const QString& demoBook, QWidget* parent)
+    : QWidget(parent), document_(document), demoBook_(demoBook), problem_(new QLabel), name_(new QLineEdit),
+      altitude_(new QLineEdit(QStringLiteral("0 m"))), file_(new QLineEdit), openPath_(new QLineEdit) {
+    setObjectName(QStringLiteral("pane"));
+    setAttribute(Qt::WA_StyledBackground);
+    auto* outer = new QVBoxLayout(this);
+    outer->setContentsMargins(56, 48, 56, 48);
+    auto* big = new QLabel(tr("A dial is not a heat."));
+    big->setStyleSheet(QStringLiteral("font-size: 34px"));
+    auto* under = new QLabel(tr("Measure what your burners, ovens and grills really give, then carry recipes from one to "
+                                "another, with an honest ±."));
+    under->setStyleSheet(QStringLiteral("font-size: 16px"));
+    under->setWordWrap(true);
+    problem_->setObjectName(QStringLiteral("caution"));
+    problem_->setAccessibleName(tr("What is wrong"));
+    problem_->setWordWrap(true);
+    problem_->hide();
+    outer->addWidget(big);
+    outer->addWidget(under);
+    outer->addSpacing(24);
+    outer->addWidget(problem_);
+    auto* line = new QHBoxLayout;
+    line->setSpacing(0);
+    const auto rule = [] {
+        auto* r = new QFrame;
+        r->setObjectName(QStringLiteral("uprightRule"));
+        return r;
+    };
+    line->addWidget(demoChoice(), 1);
+    line->addWidget(rule());
+    line->addWidget(newChoice(), 1);
+    line->addWidget(rule());
+    line->addWidget(openChoice(), 1);
+    outer->addLayout(line);
+    outer->addStretch();
+    auto* safe = new QLabel(tr("! Dynamet computes; it does not watch your stove. Official minimum temperatures and local "
+                               "codes decide what is safe to serve; gas and flues are for licensed fitters."));
+    safe->setObjectName(QStringLiteral("caution"));
+    safe->setWordWrap(true);
+    outer->addWidget(safe);
+}
+
+QWidget* StartPage::demoChoice() {
+    auto* widget = new QWidget;
+    auto* box = column(widget, tr("Look round first"),
+                       tr("The demo kitchen has nine appliances in two places, some rated, some not, and three recipes to "
+                          "carry about. Everything in it is made up."));
+    auto* button = new QPushButton(tr("Open the demo kitchen"));
+    button->setObjectName(QStringLiteral("act"));
+    button->setAccessibleName(tr("Open the demo kitchen"));
+    button->setEnabled(!demoBook_.isEmpty());
+    connect(button, &QPushButton::clicked, this, [this] { tryOpen(demoBook_); });
+    box->addWidget(button);
+    box->addStretch();
+    return widget;
+}
+
+QWidget* StartPage::newChoice() {
+    auto* widget = new QWidget;
+    auto* box = column(widget, tr("Begin your own kitchen"),
+                       tr("Its height above the sea sets where water boils. More places can be added later."));
+    auto* form = new QFormLayout;
+    name_->setAccessibleName(tr("Name of the kitchen"));
+    name_->setPlaceholderText(tr("e.g. Ground floor"));
+    altitude_->setAccessibleName(tr("Height above the sea"));
+    file_->setAccessibleName(tr("File of the new book"));
+    file_->setText(QDir(QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation)).filePath(QStringLiteral("kitchen.dynamet")));
+    auto* units = new QComboBox;
+    units->setAccessibleName(tr("Units"));
+    units->addItems({tr("°C, mm"), tr("°F, inches")});
+    connect(units, &QComboBox::currentIndexChanged, this,
+            [this](int index) { document_.setUnits({index == 1, index == 1}); });
+    form->addRow(tr("Name"), name_);
+    form->addRow(tr("Height"), altitude_);
+    form->addRow(tr("Units"), units);
+    form->addRow(tr("Kept in"), file_);
+    box->addLayout(form);
+    auto* button = new QPushButton(tr("Begin"));
+    button->setAccessibleName(tr("Begin a new kitchen"));
+    connect(button, &QPushButton::clicked, this, &StartPage::begin);
+    box->addWidget(button);
+    box->addStretch();
+    return widget;
+}
+
+QWidget* StartPage::openChoice() {
+    auto* widget = new QWidget;
+    auto* box = column(widget, tr("Open a book"), tr("A kitchen book is one file, ending in .dynamet."));
+    openPath_->setAccessibleName(tr("File of the book"));
+    openPath_->setPlaceholderText(tr("Path of the book"));
+    auto* button = new QPushButton(tr("Open"));
+    button->setAccessibleName(tr("Open the book"));
+    connect(button, &QPushButton::clicked, this, [this] { tryOpen(openPath_->text()); });
+    connect(openPath_, &QLineEdit::returnPressed, this, [this] { tryOpen(openPath_->text()); });
+    box->addWidget(openPath_);
+    box->addWidget(button);
+    box->addStretch();
+    return widget;
+}
+
+void StartPage::showProblem(const QString& words) {
+    problem_->setText(tr("! %1").arg(words));
+    problem_->show();
+}
+
+void StartPage::tryOpen(const QString& path) {
+    if (const auto opened = document_.open(path); !opened)
+        showProblem(text(opened.error().message));
+}
+
+void StartPage::begin() {
+    kitchen::Site site;
+    site.id = book::newId();
+    site.name = name_->text().trimmed().isEmpty() ? "Kitchen" : plain(name_->text().trimmed());
+    const auto altitude = parseLengthM(plain(altitude_->text()), 1);
+    if (!altitude || !standardPressurePa(*altitude)) {
+        showProblem(tr("The height \"%1\" is not one between 0 and 9000 m.").arg(altitude_->text()));
+        return;
+    }
+    site.altitudeM = *altitude;
+    if (const auto made = document_.createNew(file_->text(), site); !made)
+        showProblem(text(made.error().message));
+}
+
+} // namespace dynamet::app

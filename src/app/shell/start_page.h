@@ -1,0 +1,33 @@
+#pragma once
+
+#include "app/shell/document.h"
+
+#include <QLabel>
+#include <QLineEdit>
+#include <QWidget>
+
+namespace dynamet::app {
+
+/// First start: the demo kitchen, a new kitchen (name, altitude, units), or open a book.
+class StartPage : public QWidget {
+    Q_OBJECT
+  public:
+    StartPage(Document& document, const QString& demoBook, QWidget* parent = nullptr);
+    void showProblem(const QString& words);
+
+  private:
+    QWidget* demoChoice();
+    QWidget* newChoice();
+    QWidget* openChoice();
+    void tryOpen(const QString& path);
+    void begin();
+    Document& document_;
+    QString demoBook_;
+    QLabel* problem_;
+    QLineEdit* name_;
+    QLineEdit* altitude_;
+    QLineEdit* file_;
+    QLineEdit* openPath_;
+};
+
+} // namespace dynamet::app

@@ -1,0 +1,36 @@
+#pragma once
+
+#include "app/shell/document.h"
+
+#include <QButtonGroup>
+#include <QLabel>
+#include <QPushButton>
+#include <QToolButton>
+#include <QWidget>
+
+namespace dynamet::app {
+
+/// The book, the site in hand, the workspaces, units, undo and redo.
+class TopBar : public QWidget {
+    Q_OBJECT
+  public:
+    explicit TopBar(Document& document, QWidget* parent = nullptr);
+    void setSite(const std::string& siteId);
+    void setWorkspace(int index);
+
+  signals:
+    void workspaceChosen(int index);
+
+  private:
+    void refresh();
+    Document& document_;
+    std::string siteId_;
+    QLabel* book_;
+    QLabel* site_;
+    QButtonGroup* places_;
+    QPushButton* units_;
+    QToolButton* undo_;
+    QToolButton* redo_;
+};
+
+} // namespace dynamet::app

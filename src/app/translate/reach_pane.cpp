@@ -1,0 +1,178 @@
+#include "app/translate/reach_pane.h"
+
+#include "app/look/palette.h"
+#include "app/translate/row_delegate.h"
+
+#include <QKeyEvent>
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+
+ReachPane::ReachPane(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document), model_(new RowsModel(document, this)), progress_(new QLabel),
+      list_(new QListView), stack_(new QStackedWidget), detailTitle_(new QLabel), detailPull_(new QLabel),
+      detailLines_(new QLabel), detailWarnings_(new QLabel), curves_(new Plot), back_(new QPushButton(tr("Back to all rows"))) {
+    setObjectName(QStringLiteral("pane"));
+    setAttribute(Qt::WA_StyledBackground);
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(0, 12, 0, 12);
+    auto* head = new QHBoxLayout;
+    head->setContentsMargins(14, 0, 14, 0);
+    auto* overline = new QLabel(tr("REACH IT ON"));
+    overline->setObjectName(QStringLiteral("overline"));
+    progress_->setObjectName(QStringLiteral("quiet"));
+    progress_->setAccessibleName(tr("Progress of the translation"));
+    auto* keep = new QPushButton(tr("Keep this translation"));
+    keep->setAccessibleName(tr("Keep this translation"));
+    connect(keep, &QPushButton::clicked, this, &ReachPane::keepWanted);
+    head->addWidget(overline);
+    head->addSpacing(12);
+    head->addWidget(progress_);
+    head->addStretch();
+    head->addWidget(keep);
+    box->addLayout(head);
+    stack_->addWidget(buildList());
+    stack_->addWidget(buildDetail());
+    box->addWidget(stack_, 1);
+}
+
+QWidget* ReachPane::buildList() {
+    auto* page = new QWidget;
+    auto* box = new QVBoxLayout(page);
+    box->setContentsMargins(0, 0, 0, 0);
+    list_->setModel(model_);
+    list_->setItemDelegate(new RowDelegate(this));
+    list_->setAccessibleName(tr("Rows of the translation"));
+    list_->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
+    list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    connect(list_, &QListView::activated, this, [this](const QModelIndex& index) { openRow(index.row()); });
+    connect(list_, &QListView::clicked, this, [this](const QModelIndex& index) { openRow(index.row()); });
+    box->addWidget(list_, 1);
+    auto* legend = new QLabel(tr("Bar: from look to latest, the thick mark is expected; hatched: may be past the band; "
+                                 "hollow triangle: where the rule of thumb would pull."));
+    legend->setObjectName(QStringLiteral("quiet"));
+    legend->setWordWrap(true);
+    legend->setContentsMargins(14, 4, 14, 0);
+    box->addWidget(legend);
+    return page;
+}
+
+QWidget* ReachPane::buildDetail() {
+    auto* page = new QWidget;
+    auto* box = new QVBoxLayout(page);
+    box->setContentsMargins(14, 4, 14, 0);
+    box->setSpacing(8);
+    back_->setIcon(QIcon(QStringLiteral(":/look/icons/back.svg")));
+    back_->setAccessibleName(tr("Back to all rows"));
+    connect(back_, &QPushButton::clicked, this, &ReachPane::closeRow);
+    detailTitle_->setObjectName(QStringLiteral("sentence"));
+    detailTitle_->setWordWrap(true);
+    detailPull_->setObjectName(QStringLiteral("readout"));
+    detailPull_->setAccessibleName(tr("Pull"));
+    detailPull_->setWordWrap(true);
+    detailLines_->setWordWrap(true);
+    detailLines_->setAccessibleName(tr("Reasons and times"));
+    detailWarnings_->setObjectName(QStringLiteral("caution"));
+    detailWarnings_->setWordWrap(true);
+    detailWarnings_->setAccessibleName(tr("Cautions"));
+    curves_->setMinimumHeight(220);
+    curves_->setAccessibleName(tr("Core and faces over time"));
+    box->addWidget(back_, 0, Qt::AlignLeft);
+    box->addWidget(detailTitle_);
+    box->addWidget(detailPull_);
+    box->addWidget(curves_, 1);
+    box->addWidget(detailLines_);
+    box->addWidget(detailWarnings_);
+    return page;
+}
+
+void ReachPane::showProgress(int done, int total) {
+    progress_->setText(done < total ? tr("%1 of %2").arg(done).arg(total) : tr("%1 rows").arg(total));
+}
+
+void ReachPane::showProblem(const QString& words) { progress_->setText(words); }
+
+bool ReachPane::isOpen() const { return stack_->currentIndex() == 1; }
+
+std::optional<translate::Target> ReachPane::openTarget() const { return isOpen() ? open_ : std::nullopt; }
+
+void ReachPane::openRow(int at) {
+    if (at < 0 || at >= model_->rowCount() || model_->item(at).pending)
+        return;
+    open_ = model_->item(at).row.target;
+    stack_->setCurrentIndex(1);
+    refreshOpenRow();
+    back_->setFocus();
+}
+
+void ReachPane::closeRow() {
+    stack_->setCurrentIndex(0);
+    list_->setFocus();
+}
+
+void ReachPane::refreshOpenRow() {
+    if (!isOpen() || !model_->prepared())
+        return;
+    for (int i = 0; i < model_->rowCount(); ++i) {
+        const RowsModel::Item& item = model_->item(i);
+        if (item.row.target != *open_ || item.pending)
+            continue;
+        const auto units = document_.units().wording();
+        detailTitle_->setText(text(rowTitle(item.row, document_.kitchen())));
+        detailPull_->setText(item.row.reached ? text(pullWords(item.row, units)) : tr("not reached"));
+        QStringList lines, warnings;
+        for (const std::string& line : detailLines(item.row, *model_->prepared(), units))
+            lines << text(line);
+        for (const auto& warning : item.row.warnings)
+            warnings << tr("! %1").arg(text(warning.text));
+        detailLines_->setText(lines.join(QStringLiteral("\n")));
+        detailWarnings_->setText(warnings.join(QStringLiteral("\n")));
+        detailWarnings_->setVisible(!warnings.isEmpty());
+        drawCurves(item.row);
+    }
+}
+
+void ReachPane::drawCurves(const translate::Row& row) {
+    curves_->clearPlottables();
+    curves_->setVisible(row.reached);
+    if (!row.reached)
+        return;
+    const auto outcome = fullOutcome(*model_->prepared(), row);
+    if (!outcome)
+        return;
+    const Units& units = document_.units();
+    const auto seriesOf = [](const std::vector<cook::Sample>& samples, double cook::Sample::*member) {
+        Series out;
+        for (const cook::Sample& s : samples) {
+            out.timeS.push_back(s.timeS);
+            out.value.push_back(s.*member);
+        }
+        return out;
+    };
+    auto* rect = curves_->axisRect();
+    curves_->addLine(rect, seriesOf(model_->prepared()->outcome.samples, &cook::Sample::coreK), look::kReference, units, Qt::DotLine)
+        ->setName(tr("core, recipe"));
+    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::coreK), look::kReference, units)->setName(tr("core"));
+    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::topK), look::kQuietInk, units, Qt::DashLine)
+        ->setName(tr("face up at first"));
+    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::bottomK), look::kAccent, units)->setName(tr("face down at first"));
+    curves_->xAxis->setLabel(tr("minutes, rest included"));
+    curves_->yAxis->setLabel(QString::fromUtf8(unitSign(units.temperature())));
+    curves_->rescaleAxes();
+    curves_->legend->setVisible(true);
+    curves_->legend->setFont(look::textFont(12));
+    curves_->legend->setBorderPen(Qt::NoPen);
+    curves_->legend->setBrush(look::kSurface);
+    curves_->axisRect()->insetLayout()->setInsetAlignment(0, Qt::AlignTop | Qt::AlignRight);
+    curves_->replot();
+}
+
+void ReachPane::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Escape && isOpen()) {
+        closeRow();
+        return;
+    }
+    QWidget::keyPressEvent(event);
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,52 @@
+#pragma once
+
+#include "app/translate/rows_model.h"
+#include "app/widgets/plot.h"
+
+#include <QLabel>
+#include <QListView>
+#include <QPushButton>
+#include <QStackedWidget>
+
+namespace dynamet::app {
+
+/// Reach it on: the rows as they come, and a row opened to curves and reasons.
+class ReachPane : public QWidget {
+    Q_OBJECT
+  public:
+    explicit ReachPane(Document& document, QWidget* parent = nullptr);
+    RowsModel& rows() { return *model_; }
+    void showProgress(int done, int total);
+    void showProblem(const QString& words);
+    void openRow(int at);
+    void closeRow();
+    bool isOpen() const;
+    std::optional<translate::Target> openTarget() const;
+    /// Draws the opened row anew after its numbers changed.
+    void refreshOpenRow();
+
+  signals:
+    void keepWanted();
+
+  protected:
+    void keyPressEvent(QKeyEvent* event) override;
+
+  private:
+    QWidget* buildList();
+    QWidget* buildDetail();
+    void drawCurves(const translate::Row& row);
+    Document& document_;
+    RowsModel* model_;
+    QLabel* progress_;
+    QListView* list_;
+    QStackedWidget* stack_;
+    QLabel* detailTitle_;
+    QLabel* detailPull_;
+    QLabel* detailLines_;
+    QLabel* detailWarnings_;
+    Plot* curves_;
+    QPushButton* back_;
+    std::optional<translate::Target> open_;
+};
+
+} // namespace dynamet::app

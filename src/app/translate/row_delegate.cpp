@@ -1,0 +1,106 @@
+#include "app/translate/row_delegate.h"
+
+#include "app/look/palette.h"
+#include "app/translate/rows_model.h"
+
+#include <QPainter>
+
+namespace dynamet::app {
+namespace {
+
+constexpr int kHeight = 66, kEdge = 12, kBarTop = 46, kBarHeight = 12;
+
+struct Axis {
+    int left, width;
+    double endS;
+    int at(double seconds) const { return left + static_cast<int>(std::min(1.0, seconds / endS) * width); }
+};
+
+void paintTriangle(QPainter& p, int x, int top) {
+    const QPolygon triangle({QPoint(x - 5, top - 2), QPoint(x + 5, top - 2), QPoint(x, top + 7)});
+    p.setPen(QPen(look::kInk, 1));
+    p.setBrush(look::kSurface);
+    p.drawPolygon(triangle);
+}
+
+void paintBar(QPainter& p, const Axis& axis, int top, const translate::Row& row) {
+    p.fillRect(QRect(axis.left, top + kBarHeight / 2, axis.width, 1), look::kRule);
+    if (!row.window) {
+        p.fillRect(QRect(axis.at(row.outcome.pullS) - 1, top - 2, 3, kBarHeight + 4), look::kInk);
+        return;
+    }
+    const translate::Window& w = *row.window;
+    const int look = axis.at(w.lookS), latest = w.latestS ? axis.at(*w.latestS) : axis.left + axis.width;
+    p.fillRect(QRect(look, top, std::max(2, latest - look), kBarHeight), QColor(0xb3, 0xc0, 0xc4));
+    if (w.overshootS && axis.at(*w.overshootS) < latest) {
+        const int over = axis.at(*w.overshootS);
+        p.fillRect(QRect(over, top, latest - over, kBarHeight), QBrush(look::kQuietInk, Qt::BDiagPattern));
+    }
+    p.fillRect(QRect(axis.at(w.expectS) - 1, top - 3, 3, kBarHeight + 6), look::kInk);
+}
+
+} // namespace
+
+QSize RowDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const { return {200, kHeight}; }
+
+void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+    const auto* model = qobject_cast<const RowsModel*>(index.model());
+    const RowsModel::Item& item = model->item(index.row());
+    const translate::Row& row = item.row;
+    const auto units = model->document().units().wording();
+    QPainter& p = *painter;
+    p.save();
+    p.setRenderHint(QPainter::Antialiasing);
+    const QRect area = option.rect;
+    if (option.state & QStyle::State_Selected) {
+        p.fillRect(area, look::kSelected);
+        p.fillRect(QRect(area.left(), area.top(), 4, area.height()), look::kAccent);
+    }
+    p.fillRect(QRect(area.left() + kEdge, area.bottom(), area.width() - 2 * kEdge, 1), look::kRule);
+    const QRect first(area.left() + kEdge, area.top() + 4, area.width() - 2 * kEdge, 19);
+    const QRect second(first.left(), first.bottom() + 1, first.width(), 18);
+    const QString title = text(rowTitle(row, model->document().kitchen()));
+    p.setFont(look::textFont(14, true));
+    p.setPen(item.pending || !row.reached ? look::kQuietInk : look::kInk);
+    const QString right = item.pending || !row.reached ? QString() : text(pullWords(row, units));
+    const int rightWidth = QFontMetrics(look::textFont(13)).horizontalAdvance(right) + 8;
+    p.drawText(first, Qt::AlignVCenter, p.fontMetrics().elidedText(title, Qt::ElideRight, first.width() - rightWidth));
+    p.setFont(look::textFont(13));
+    if (item.pending) {
+        p.drawText(second, Qt::AlignVCenter, QObject::tr("being computed"));
+        p.fillRect(QRect(second.left(), area.top() + kBarTop, second.width(), kBarHeight),
+                   QBrush(look::kRule, Qt::BDiagPattern));
+        p.restore();
+        return;
+    }
+    if (!row.reached) {
+        p.drawText(second, Qt::AlignVCenter, QObject::tr("not reached: %1").arg(text(row.reason)));
+        p.restore();
+        return;
+    }
+    p.drawText(first, Qt::AlignVCenter | Qt::AlignRight, right);
+    QString when = row.window ? text(windowWords(*row.window)) : QObject::tr("window being computed");
+    QString crust = model->prepared() ? text(crustWords(row, model->prepared()->outcome)) : QString();
+    p.drawText(second, Qt::AlignVCenter, when);
+    QString caution;
+    for (const auto& warning : row.warnings)
+        if (warning.code == "below_minimum" || warning.code == "scorched" || warning.code == "danger_zone")
+            caution = QObject::tr("! %1").arg(warning.code == "below_minimum" ? QObject::tr("below minimum")
+                                              : warning.code == "scorched"    ? QObject::tr("scorched")
+                                                                              : QObject::tr("too long warm"));
+        else if (warning.code == "assumed_field" && caution.isEmpty())
+            caution = QObject::tr("assumed");
+    p.drawText(second, Qt::AlignVCenter | Qt::AlignRight, crust);
+    if (!caution.isEmpty()) {
+        const int used = p.fontMetrics().horizontalAdvance(crust) + 12;
+        p.setPen(look::kCaution);
+        p.drawText(second.adjusted(0, 0, -used, 0), Qt::AlignVCenter | Qt::AlignRight, caution);
+    }
+    const Axis axis{second.left(), second.width(), model->axisEndS()};
+    paintBar(p, axis, area.top() + kBarTop, row);
+    if (row.rule)
+        paintTriangle(p, axis.at(row.rule->seconds), area.top() + kBarTop);
+    p.restore();
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,109 @@
+#include "app/translate/rows_model.h"
+
+#include <algorithm>
+
+namespace dynamet::app {
+
+RowsModel::RowsModel(Document& document, QObject* parent) : QAbstractListModel(parent), document_(document) {}
+
+int RowsModel::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : static_cast<int>(items_.size());
+}
+
+QVariant RowsModel::data(const QModelIndex& index, int role) const {
+    const Item& it = item(index.row());
+    if (role == ReachedRole)
+        return it.row.reached;
+    if (role != Qt::DisplayRole && role != Qt::AccessibleTextRole)
+        return {};
+    const QString title = text(rowTitle(it.row, document_.kitchen()));
+    if (it.pending)
+        return tr("%1: being computed").arg(title);
+    if (!it.row.reached)
+        return tr("%1: not reached, %2").arg(title, text(it.row.reason));
+    QString words = title + QStringLiteral(", ") + text(pullWords(it.row, document_.units().wording()));
+    if (it.row.window)
+        words += QStringLiteral(", ") + text(windowWords(*it.row.window));
+    if (prepared_)
+        words += QStringLiteral(", ") + text(crustWords(it.row, prepared_->outcome));
+    for (const auto& warning : it.row.warnings)
+        words += tr(", caution: %1").arg(text(warning.text));
+    return words;
+}
+
+void RowsModel::begin(TranslationWorker::PreparedPointer prepared) {
+    prepared_ = std::move(prepared);
+    const bool same = items_.size() == prepared_->targets.size() &&
+                      std::all_of(items_.begin(), items_.end(), [this](const Item& it) {
+                          return std::find(prepared_->targets.begin(), prepared_->targets.end(), it.row.target) !=
+                                 prepared_->targets.end();
+                      });
+    if (same) {
+        markPending();
+        return;
+    }
+    beginResetModel();
+    items_.clear();
+    for (const translate::Target& target : prepared_->targets) {
+        Item it;
+        it.row.target = target;
+        items_.push_back(it);
+    }
+    endResetModel();
+}
+
+void RowsModel::markPending() {
+    for (Item& it : items_)
+        it.pending = it.windowPending = true;
+    if (!items_.empty())
+        emit dataChanged(index(0), index(rowCount() - 1));
+}
+
+void RowsModel::take(const translate::Row& row, bool complete) {
+    for (std::size_t i = 0; i < items_.size(); ++i)
+        if (items_[i].row.target == row.target) {
+            items_[i].row = row;
+            items_[i].pending = false;
+            items_[i].windowPending = !complete;
+        }
+    // The common time axis may have grown: every bar is drawn anew.
+    emit dataChanged(index(0), index(rowCount() - 1));
+}
+
+void RowsModel::setHeld(bool held) {
+    held_ = held;
+    if (!held)
+        rank();
+}
+
+void RowsModel::rank() {
+    if (held_ || !prepared_)
+        return;
+    emit layoutAboutToBeChanged();
+    const QModelIndexList before = persistentIndexList();
+    std::vector<translate::Target> targets;
+    for (const Item& it : items_)
+        targets.push_back(it.row.target);
+    std::stable_sort(items_.begin(), items_.end(), [this](const Item& a, const Item& b) {
+        if (a.pending != b.pending)
+            return !a.pending;
+        return ranksBefore(a.row, b.row, prepared_->outcome);
+    });
+    for (const QModelIndex& old : before)
+        for (std::size_t i = 0; i < items_.size(); ++i)
+            if (items_[i].row.target == targets[static_cast<std::size_t>(old.row())])
+                changePersistentIndex(old, index(static_cast<int>(i)));
+    emit layoutChanged();
+}
+
+double RowsModel::axisEndS() const { return translate::axisEndS(rows()); }
+
+std::vector<translate::Row> RowsModel::rows() const {
+    std::vector<translate::Row> out;
+    for (const Item& it : items_)
+        if (!it.pending)
+            out.push_back(it.row);
+    return out;
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,42 @@
+#pragma once
+
+#include "app/shell/document.h"
+#include "app/translate/translation_worker.h"
+
+#include <QAbstractListModel>
+
+namespace dynamet::app {
+
+/// The rows of a translation in the order they are shown. They keep their places while `held`; ranked
+/// again otherwise.
+class RowsModel : public QAbstractListModel {
+    Q_OBJECT
+  public:
+    enum Role { ReachedRole = Qt::UserRole };
+    struct Item {
+        translate::Row row;
+        bool pending = true;
+        bool windowPending = true;
+    };
+    explicit RowsModel(Document& document, QObject* parent = nullptr);
+    int rowCount(const QModelIndex& parent = {}) const override;
+    QVariant data(const QModelIndex& index, int role) const override;
+    const Item& item(int at) const { return items_[static_cast<std::size_t>(at)]; }
+    void begin(TranslationWorker::PreparedPointer prepared);
+    void take(const translate::Row& row, bool complete);
+    void markPending();
+    void setHeld(bool held);
+    void rank();
+    double axisEndS() const;
+    std::vector<translate::Row> rows() const;
+    const translate::Prepared* prepared() const { return prepared_.get(); }
+    Document& document() const { return document_; }
+
+  private:
+    Document& document_;
+    TranslationWorker::PreparedPointer prepared_;
+    std::vector<Item> items_;
+    bool held_ = false;
+};
+
+} // namespace dynamet::app

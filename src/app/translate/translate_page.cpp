@@ -1,0 +1,89 @@
+#include "app/translate/translate_page.h"
+
+#include "formats/snapshot_json.h"
+
+#include <QFrame>
+#include <QHBoxLayout>
+
+namespace dynamet::app {
+namespace {
+constexpr int kCoalesceMs = 12; // a slider sends faster than that
+}
+
+TranslatePage::TranslatePage(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document), written_(new WrittenPane(document)), outcome_(new OutcomePane(document)),
+      reach_(new ReachPane(document)) {
+    auto* box = new QHBoxLayout(this);
+    box->setContentsMargins(0, 0, 0, 0);
+    box->setSpacing(1);
+    written_->setFixedWidth(288);
+    outcome_->setFixedWidth(248);
+    box->addWidget(written_);
+    box->addWidget(outcome_);
+    box->addWidget(reach_, 1);
+    asked_.setSingleShot(true);
+    asked_.setInterval(kCoalesceMs);
+    connect(&asked_, &QTimer::timeout, this, &TranslatePage::ask);
+    connect(written_, &WrittenPane::changed, this, [this] {
+        if (active_)
+            asked_.start();
+    });
+    connect(written_, &WrittenPane::held, this, [this](bool down) { reach_->rows().setHeld(down); });
+    connect(&worker_, &TranslationWorker::preparedReady, this, [this] {
+        outcome_->show(*worker_.prepared());
+        reach_->rows().begin(worker_.prepared());
+        reach_->showProgress(0, worker_.total());
+    });
+    connect(&worker_, &TranslationWorker::failed, this, [this](const QString& reason) {
+        outcome_->showProblem(tr("! %1").arg(reason));
+        reach_->showProblem(tr("No row: the recipe cannot be simulated where it was written."));
+    });
+    connect(&worker_, &TranslationWorker::rowReady, this, [this](const translate::Row& row, bool complete) {
+        reach_->rows().take(row, complete);
+        reach_->showProgress(worker_.done(), worker_.total());
+        if (reach_->openTarget() == row.target)
+            reach_->refreshOpenRow();
+    });
+    connect(&worker_, &TranslationWorker::finished, this, [this] { reach_->rows().rank(); });
+    connect(reach_, &ReachPane::keepWanted, this, &TranslatePage::keep);
+}
+
+void TranslatePage::activate() {
+    if (active_)
+        return;
+    active_ = true;
+    asked_.start();
+}
+
+void TranslatePage::ask() {
+    const auto request = written_->request();
+    if (!request) {
+        outcome_->showProblem(tr("Write or open a recipe first."));
+        return;
+    }
+    std::vector<translate::Target> first;
+    if (const auto open = reach_->openTarget())
+        first.push_back(*open);
+    worker_.start(*request, first);
+}
+
+void TranslatePage::chooseTarget(const std::string& applianceId) {
+    for (int i = 0; i < reach_->rows().rowCount(); ++i)
+        if (reach_->rows().item(i).row.target.applianceId == applianceId) {
+            reach_->openRow(i);
+            return;
+        }
+}
+
+void TranslatePage::keep() {
+    const book::RecipeRecord* recipe = written_->recipe();
+    if (!recipe || !worker_.prepared() || !worker_.isIdle()) {
+        document_.say(tr("The rows are still being computed: keep it when they are done."));
+        return;
+    }
+    const auto done = document_.keepTranslation(
+        recipe->id, formats::snapshotJson(*worker_.prepared(), reach_->rows().rows()).dump(), worker_.prepared()->request.seed);
+    document_.say(done ? tr("Kept, with everything it was computed from.") : text(done.error().message));
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,79 @@
+#include "app/translate/translation_worker.h"
+
+#include "app/shell/units.h"
+
+#include <QMetaObject>
+#include <algorithm>
+
+namespace dynamet::app {
+
+TranslationWorker::TranslationWorker(QObject* parent) : QObject(parent) { pool_.setMaxThreadCount(2); }
+
+TranslationWorker::~TranslationWorker() {
+    cancel();
+    pool_.waitForDone();
+}
+
+void TranslationWorker::cancel() {
+    stop_.request_stop();
+    pool_.clear();
+    ++id_;
+    pending_ = 0;
+}
+
+void TranslationWorker::start(const translate::Request& request, const std::vector<translate::Target>& first) {
+    cancel();
+    stop_ = std::stop_source();
+    prepared_.reset();
+    total_ = pending_ = 1;
+    const quint64 id = id_;
+    pool_.start([this, id, request, first] {
+        auto prepared = translate::prepare(request);
+        if (!prepared) {
+            QMetaObject::invokeMethod(this, [this, id, reason = text(prepared.error().message)] {
+                if (id != id_)
+                    return;
+                pending_ = 0;
+                emit failed(reason);
+            });
+            return;
+        }
+        auto shared = std::make_shared<const translate::Prepared>(std::move(*prepared));
+        QMetaObject::invokeMethod(this, [this, id, shared, first] { takePrepared(id, shared, first); });
+    });
+}
+
+void TranslationWorker::takePrepared(quint64 id, PreparedPointer prepared, const std::vector<translate::Target>& first) {
+    if (id != id_)
+        return;
+    prepared_ = prepared;
+    std::vector<translate::Target> order = prepared->targets;
+    std::stable_sort(order.begin(), order.end(), [&](const auto& a, const auto& b) {
+        const auto early = [&](const auto& t) { return std::find(first.begin(), first.end(), t) != first.end(); };
+        return early(a) && !early(b);
+    });
+    total_ = pending_ = static_cast<int>(order.size());
+    emit preparedReady();
+    for (const translate::Target& target : order) {
+        pool_.start([this, id, prepared, target, stop = stop_.get_token()] {
+            translate::Row row = translate::solveRow(*prepared, target, stop);
+            if (stop.stop_requested())
+                return;
+            QMetaObject::invokeMethod(this, [this, id, row] { takeRow(id, row, false); });
+            translate::addWindow(*prepared, row, stop);
+            if (!stop.stop_requested())
+                QMetaObject::invokeMethod(this, [this, id, row] { takeRow(id, row, true); });
+        });
+    }
+}
+
+void TranslationWorker::takeRow(quint64 id, const translate::Row& row, bool complete) {
+    if (id != id_)
+        return;
+    pending_ -= complete ? 1 : 0;
+    emit rowReady(row, complete);
+    if (pending_ == 0)
+        emit finished();
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,45 @@
+#pragma once
+
+#include "translate/translate.h"
+
+#include <QObject>
+#include <QThreadPool>
+#include <memory>
+#include <stop_token>
+
+namespace dynamet::app {
+
+/// Runs translations off the interface's thread: one request at a time, the newest wins. A request is
+/// a whole snapshot of values; answers come by signal with the request's id, stale ones are dropped.
+class TranslationWorker : public QObject {
+    Q_OBJECT
+  public:
+    using PreparedPointer = std::shared_ptr<const translate::Prepared>;
+    explicit TranslationWorker(QObject* parent = nullptr);
+    ~TranslationWorker() override;
+
+    /// Starts a request and stops the one before. Targets listed in `first` are solved first.
+    void start(const translate::Request& request, const std::vector<translate::Target>& first);
+    void cancel();
+    bool isIdle() const { return pending_ == 0; }
+    int total() const { return total_; }
+    int done() const { return total_ - pending_; }
+    PreparedPointer prepared() const { return prepared_; }
+
+  signals:
+    void preparedReady();
+    void failed(const QString& reason);
+    void rowReady(const dynamet::translate::Row& row, bool complete);
+    void finished();
+
+  private:
+    void takePrepared(quint64 id, PreparedPointer prepared, const std::vector<translate::Target>& first);
+    void takeRow(quint64 id, const translate::Row& row, bool complete);
+    QThreadPool pool_;
+    quint64 id_ = 0;
+    std::stop_source stop_;
+    PreparedPointer prepared_;
+    int total_ = 0, pending_ = 0;
+};
+
+} // namespace dynamet::app

@@ -1,0 +1,161 @@
+#include "app/translate/written_pane.h"
+
+#include "app/look/palette.h"
+#include "quantity/parse_measures.h"
+#include "recipe/heat_words.h"
+
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+namespace {
+
+/// The recipe with its heat words marked; offsets are bytes of UTF-8.
+QString marked(const std::string& recipe) {
+    QString out;
+    std::size_t at = 0;
+    const auto plainPart = [&](std::size_t from, std::size_t to) {
+        return text(recipe.substr(from, to - from)).toHtmlEscaped();
+    };
+    for (const recipe::HeatWord& word : recipe::findHeatWords(recipe)) {
+        out += plainPart(at, word.begin);
+        const bool heat = word.kind != recipe::HeatWordKind::length && word.kind != recipe::HeatWordKind::time;
+        out += QStringLiteral("<span style='background:%1'>%2</span>")
+                   .arg(heat ? QStringLiteral("#f3dcc9") : QStringLiteral("#dfe6e6"), plainPart(word.begin, word.end));
+        at = word.end;
+    }
+    return out + plainPart(at, recipe.size());
+}
+
+} // namespace
+
+WrittenPane::WrittenPane(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document), chooser_(new QComboBox), text_(new QLabel), facts_(new QLabel),
+      piece_(new QLabel) {
+    setObjectName(QStringLiteral("pane"));
+    setAttribute(Qt::WA_StyledBackground);
+    thickness_ = new StepperSlider(
+        tr("Thickness"), 0.008, 0.09, 0.001,
+        [this](double m) { return text(printLength(m, document_.units().inches)); },
+        [this](const QString& typed) {
+            const auto m = parseLengthM(plain(typed), document_.units().inches ? 0.0254 : 1e-3);
+            return m ? std::optional(*m) : std::nullopt;
+        });
+    start_ = new StepperSlider(
+        tr("Start"), kZeroCelsiusK, kZeroCelsiusK + 30, 1,
+        [this](double k) { return text(printTemperature(Temperature::kelvin(k), document_.units().temperature())); },
+        [this](const QString& typed) {
+            const auto t = parseTemperature(plain(typed), document_.units().temperature());
+            return t ? std::optional(t->kelvin()) : std::nullopt;
+        });
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(14, 12, 14, 12);
+    box->setSpacing(10);
+    auto* overline = new QLabel(tr("WRITTEN FOR"));
+    overline->setObjectName(QStringLiteral("overline"));
+    chooser_->setAccessibleName(tr("Recipe"));
+    text_->setAccessibleName(tr("Text of the recipe"));
+    for (QLabel* label : {text_, facts_, piece_})
+        label->setWordWrap(true);
+    text_->setTextFormat(Qt::RichText);
+    facts_->setStyleSheet(QStringLiteral("font-weight: bold"));
+    piece_->setObjectName(QStringLiteral("quiet"));
+    box->addWidget(overline);
+    box->addWidget(chooser_);
+    box->addWidget(facts_);
+    box->addWidget(text_);
+    box->addWidget(piece_);
+    auto* what = new QLabel(tr("What if it were…"));
+    what->setObjectName(QStringLiteral("overline"));
+    box->addWidget(what);
+    box->addWidget(thickness_);
+    box->addWidget(start_);
+    box->addStretch();
+    connect(chooser_, &QComboBox::currentIndexChanged, this, &WrittenPane::showRecipe);
+    for (StepperSlider* slider : {thickness_, start_}) {
+        connect(slider, &StepperSlider::valueChanged, this, [this] {
+            showFacts();
+            emit changed();
+        });
+        connect(slider, &StepperSlider::held, this, &WrittenPane::held);
+    }
+    connect(&document_, &Document::changed, this, &WrittenPane::fillRecipes);
+    connect(&document_, &Document::unitsChanged, this, [this] {
+        thickness_->refreshText();
+        start_->refreshText();
+        showFacts();
+        emit changed();
+    });
+    fillRecipes();
+}
+
+void WrittenPane::fillRecipes() {
+    QStringList names;
+    for (const book::RecipeRecord& recipe : document_.recipes())
+        names << text(recipe.name);
+    QStringList shown;
+    for (int i = 0; i < chooser_->count(); ++i)
+        shown << chooser_->itemText(i);
+    if (names == shown) {
+        emit changed(); // a newer rating: the rows are old
+        return;
+    }
+    const QSignalBlocker quiet(chooser_);
+    chooser_->clear();
+    chooser_->addItems(names);
+    showRecipe();
+}
+
+const book::RecipeRecord* WrittenPane::recipe() const {
+    const int at = chooser_->currentIndex();
+    const auto& all = document_.recipes();
+    return at >= 0 && at < static_cast<int>(all.size()) ? &all[static_cast<std::size_t>(at)] : nullptr;
+}
+
+void WrittenPane::chooseRecipe(const std::string& id) {
+    for (std::size_t i = 0; i < document_.recipes().size(); ++i)
+        if (document_.recipes()[i].id == id)
+            chooser_->setCurrentIndex(static_cast<int>(i));
+}
+
+void WrittenPane::showRecipe() {
+    const book::RecipeRecord* r = recipe();
+    thickness_->setEnabled(r);
+    start_->setEnabled(r);
+    if (!r) {
+        text_->setText(tr("No recipe in this book yet."));
+        facts_->clear();
+        piece_->clear();
+        return;
+    }
+    text_->setText(marked(r->text));
+    thickness_->setValue(r->piece.thicknessM);
+    start_->setValue(r->piece.startK);
+    showFacts();
+    emit changed();
+}
+
+std::optional<translate::Request> WrittenPane::request() const {
+    const book::RecipeRecord* r = recipe();
+    if (!r)
+        return std::nullopt;
+    translate::Request out;
+    out.kitchen = document_.kitchen();
+    out.recipeText = r->text;
+    out.piece = r->piece;
+    out.piece.thicknessM = thickness_->value();
+    out.piece.startK = start_->value();
+    out.reference = r->reference;
+    out.goal = r->goal;
+    out.fahrenheit = document_.units().fahrenheit;
+    return out;
+}
+
+void WrittenPane::showFacts() {
+    const auto r = request();
+    if (!r)
+        return;
+    facts_->setText(text(referenceWords(*r)));
+    piece_->setText(text(pieceWords(*r, document_.units().wording())));
+}
+
+} // namespace dynamet::app

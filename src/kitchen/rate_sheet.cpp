@@ -1,0 +1,112 @@
+#include "kitchen/rate_sheet.h"
+
+#include <algorithm>
+
+namespace dynamet::kitchen {
+namespace {
+
+constexpr std::size_t kMostRows = 18;
+constexpr double kUsualPreheatC = 200;
+
+/// Preheats at their usual place: the sheet is about the mark, not about the cook's patience.
+Setting withUsualPreheat(const Appliance& a, Setting s) {
+    for (std::size_t i = 0; i < a.controls.size(); ++i)
+        if (a.controls[i].kind == ControlKind::preheat)
+            s.values[i] = kUsualPreheatC;
+    return s;
+}
+
+void addOnce(std::vector<Setting>& list, const Setting& setting) {
+    if (std::find(list.begin(), list.end(), setting) == list.end())
+        list.push_back(setting);
+}
+
+/// Burner sets by how much is lit, everything else along its dial.
+double orderOf(const Appliance& a, const Setting& s) {
+    std::size_t control = 0;
+    if (const auto dial = alongDial(a.controls, s, control))
+        return *dial;
+    double sum = 0;
+    for (std::size_t i = 0; i < a.controls.size(); ++i) {
+        if (const auto* levels = std::get_if<std::vector<int>>(&s.values[i]))
+            for (std::size_t b = 0; b < levels->size(); ++b)
+                sum += 10 * (*levels)[b] + 0.1 * static_cast<double>(b) * ((*levels)[b] != 0);
+        if (const auto* coals = std::get_if<CoalCount>(&s.values[i]))
+            sum += coals->under + coals->lid;
+        if (const auto* label = std::get_if<LabelIndex>(&s.values[i]))
+            sum += 1e-3 * label->index;
+    }
+    return sum;
+}
+
+} // namespace
+
+std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const RatedNumber> rated, int places) {
+    std::vector<Setting> out;
+    for (const RatedNumber& r : rated)
+        addOnce(out, withUsualPreheat(appliance, r.setting));
+    for (const Setting& s : possibleSettings(appliance.controls, places, 400)) {
+        if (out.size() >= kMostRows)
+            break;
+        // Burner sets: the singles and all alike are enough beside what was tested.
+        const auto* levels = s.values.empty() ? nullptr : std::get_if<std::vector<int>>(&s.values[0]);
+        if (levels) {
+            const auto lit = std::count_if(levels->begin(), levels->end(), [](int l) { return l != 0; });
+            const bool alike = std::all_of(levels->begin(), levels->end(), [&](int l) { return l == levels->front(); });
+            if (lit != 1 && !alike)
+                continue;
+        }
+        addOnce(out, withUsualPreheat(appliance, s));
+    }
+    std::stable_sort(out.begin(), out.end(), [&](const Setting& a, const Setting& b) {
+        return orderOf(appliance, a) < orderOf(appliance, b);
+    });
+    return out;
+}
+
+RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance) {
+    RateSheet out;
+    out.applianceId = appliance.id;
+    const auto rated = kitchen.rated.find(appliance.id);
+    const std::span<const RatedNumber> numbers =
+        rated == kitchen.rated.end() ? std::span<const RatedNumber>{} : rated->second;
+    out.settings = sheetSettings(appliance, numbers);
+    for (const Zone& zone : appliance.zones)
+        out.zones.push_back(zone.name);
+    for (const Setting& setting : out.settings) {
+        std::vector<Control> shown;
+        std::vector<ControlValue> values;
+        for (std::size_t i = 0; i < appliance.controls.size(); ++i)
+            if (appliance.controls[i].kind != ControlKind::preheat && appliance.controls[i].kind != ControlKind::lid) {
+                shown.push_back(appliance.controls[i]);
+                values.push_back(setting.values[i]);
+            }
+        out.labels.push_back(settingLabel(shown, {values}));
+        std::vector<SheetCell> row;
+        for (const Zone& zone : appliance.zones) {
+            const Place place = placeOf(kitchen, appliance, zone.name);
+            const auto field = ratedField(appliance, setting, place, numbers);
+            SheetCell cell;
+            if (field) {
+                cell.shown = representative(*field, place.site.ambient.kelvin());
+                for (const FieldNumber& n : field->numbers)
+                    if (n.provenance == Provenance::measured && cell.reductionId.empty())
+                        cell.reductionId = n.reductionId;
+            }
+            row.push_back(cell);
+        }
+        out.cells.push_back(std::move(row));
+    }
+    return out;
+}
+
+std::vector<CombTick> combOf(const Kitchen& kitchen, const Appliance& appliance) {
+    const RateSheet sheet = rateSheet(kitchen, appliance);
+    std::vector<CombTick> out;
+    for (const auto& row : sheet.cells)
+        if (!row.empty())
+            out.push_back({row.front().shown.kelvin, row.front().shown.provenance});
+    return out;
+}
+
+} // namespace dynamet::kitchen

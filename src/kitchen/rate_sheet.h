@@ -1,0 +1,36 @@
+#pragma once
+
+#include "kitchen/kitchen.h"
+
+namespace dynamet::kitchen {
+
+/// One cell: what a zone is at a setting, or nothing but an assumption.
+struct SheetCell {
+    Representative shown; ///< the one temperature it is shown by, K
+    std::string reductionId; ///< of the leading measured number, else empty
+    bool lowerBoundOnly = false;
+};
+/// The rate sheet of an appliance: settings down, zones across. For hobs the vessel is the standard
+/// one and the number is where the empty vessel would settle.
+struct RateSheet {
+    std::string applianceId;
+    std::vector<Setting> settings;
+    std::vector<std::string> labels; ///< of the settings
+    std::vector<std::string> zones;
+    std::vector<std::vector<SheetCell>> cells; ///< [setting][zone]
+};
+
+/// Measured settings and evenly spread others (`places` along a dial), in the dial's order; a
+/// preheat is left at one place.
+std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const RatedNumber> rated, int places = 6);
+RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance);
+
+/// One tick of a comb in the line-up.
+struct CombTick {
+    double kelvin = 0;
+    Provenance provenance = Provenance::assumed;
+};
+/// Ticks of an appliance's settings in its first zone, at the temperatures they really give.
+std::vector<CombTick> combOf(const Kitchen& kitchen, const Appliance& appliance);
+
+} // namespace dynamet::kitchen

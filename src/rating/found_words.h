@@ -1,0 +1,16 @@
+#pragma once
+
+#include "quantity/print.h"
+#include "rating/reduction.h"
+
+namespace dynamet::rating {
+
+/// The plain sentence of a reduction in the cook's unit.
+std::string sentenceFor(const Reduction& reduction, TemperatureUnit unit);
+/// The numbers as a cook reads them: name and "value ± (95 %) unit".
+std::vector<std::pair<std::string, std::string>> numberLines(const Reduction& reduction, TemperatureUnit unit);
+/// Shares of the variance, largest first, what is left over as "other".
+std::vector<std::pair<std::string, double>> varianceShares(const std::vector<Contribution>& contributions,
+                                                           std::size_t most);
+
+} // namespace dynamet::rating

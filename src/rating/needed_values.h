@@ -1,0 +1,21 @@
+#pragma once
+
+#include "quantity/parse_temperature.h"
+#include "rating/protocols.h"
+
+namespace dynamet::rating {
+
+/// What a cook typed into a needed value, in the unit that its name carries (kg, m², °C, s, J…).
+/// Units may be written out; a bare number takes the field's own (temperatures: `bare`).
+Result<double> parseNeeded(const NeededValue& value, const std::string& typed, TemperatureUnit bare);
+
+/// One typed reading: kelvin and the text.
+struct TypedReading {
+    double kelvin = 0;
+    std::string typed;
+};
+/// Readings typed in a row, split by blanks or semicolons: "142 139 147 F". Names the one it cannot
+/// read.
+Result<std::vector<TypedReading>> parseReadings(const std::string& typed, TemperatureUnit bare);
+
+} // namespace dynamet::rating

@@ -1,0 +1,137 @@
+#include "translate/wording.h"
+
+#include "food/browning.h"
+#include "food/safety.h"
+#include "quantity/parse_duration.h"
+#include "quantity/print.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::translate {
+namespace {
+
+TemperatureUnit unitOf(Units units) {
+    return units.fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
+}
+
+std::string degrees(double kelvin, Units units) {
+    return printTemperature(Temperature::kelvin(kelvin), unitOf(units));
+}
+
+} // namespace
+
+std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen) {
+    const auto* a = findAppliance(kitchen, row.target.applianceId);
+    if (!a)
+        return row.target.applianceId;
+    std::string out = a->name;
+    if (a->zones.size() > 1)
+        out += " · " + row.target.zone;
+    if (row.reached)
+        out += " · " + settingLabel(a->controls, row.instruction.setting);
+    return out;
+}
+
+std::string pullWords(const Row& row, Units units) {
+    std::string out = "pull at " + degrees(row.instruction.pullK, units);
+    if (row.instruction.turning == cook::Turning::once && std::isfinite(row.outcome.turnS))
+        out += ", turn at " + printDuration(roundedDownTime(row.outcome.turnS));
+    return out;
+}
+
+std::string windowWords(const Window& window) {
+    std::string out = fmt::format("look {}, expect {}", printDuration(window.lookS), printDuration(window.expectS));
+    if (window.latestS)
+        return out + ", latest " + printDuration(*window.latestS);
+    return out + fmt::format(", never: {:.0f} %", 100 * window.neverShare);
+}
+
+std::string crustWords(const Row& row, const cook::Outcome& reference) {
+    if (row.crustDistance < kSameCrust)
+        return "same crust";
+    const char* way = row.outcome.darker() < reference.darker() ? "paler: " : "darker: ";
+    return way + std::string(food::crustWord(row.outcome.darker()));
+}
+
+std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, Units units) {
+    std::vector<std::string> out;
+    if (!row.reached) {
+        out.push_back("Not reached: " + row.reason);
+        return out;
+    }
+    out.push_back("Take it out when the probe reads " + degrees(row.instruction.pullK, units) + ". It rises to " +
+                  degrees(row.outcome.peakK, units) + " while it rests.");
+    if (row.window) {
+        out.push_back("Time from food in: " + windowWords(*row.window) + ".");
+        if (row.window->overshootS)
+            out.push_back("Pulled later than " + printDuration(*row.window->overshootS) +
+                          " it may already be past the band (1 in 20).");
+        std::string causes;
+        for (std::size_t i = 0; i < std::min<std::size_t>(3, row.window->causes.size()); ++i)
+            causes += fmt::format("{}{} {:.0f} %", i ? ", " : "", row.window->causes[i].name,
+                                  100 * row.window->causes[i].share);
+        if (!causes.empty())
+            out.push_back("Why the window is so wide: " + causes + ".");
+    }
+    out.push_back(fmt::format("Crust {} (recipe: {}), grey rim {} mm (recipe: {} mm).",
+                              food::crustWord(row.outcome.darker()), food::crustWord(prepared.outcome.darker()),
+                              printFixed(row.outcome.rimM * 1000, 0), printFixed(prepared.outcome.rimM * 1000, 0)));
+    if (row.rule)
+        out.push_back("By the " + row.rule->words +
+                      (row.rule->peakK ? ", the core would come to " + degrees(*row.rule->peakK, units) : "") + ".");
+    return out;
+}
+
+std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& prepared, Units units) {
+    const cook::Outcome& o = prepared.outcome;
+    return {{"Core peak", degrees(o.peakK, units)},
+            {"Pulled at", degrees(o.pullK, units)},
+            {"Time there", printDuration(o.pullS)},
+            {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
+            {"Grey rim", fmt::format("{} mm", printFixed(o.rimM * 1000, 0))},
+            {"Water lost", fmt::format("about {} %", printFixed(o.waterLossShare * 100, 0))}};
+}
+
+std::string safetyLine(const Prepared& prepared, Units units) {
+    const auto& piece = prepared.request.piece;
+    const auto verdict = food::judgeSafety(piece.food, piece.form, prepared.outcome.peakK,
+                                           prepared.outcome.logReductions, units.fahrenheit);
+    return verdict.below ? "! " + verdict.text : verdict.text;
+}
+
+std::string referenceWords(const Request& request) {
+    const auto* a = findAppliance(request.kitchen, request.reference.applianceId);
+    if (!a)
+        return "";
+    std::string out = a->name;
+    if (a->zones.size() > 1)
+        out += ", " + request.reference.zone;
+    out += ", " + settingLabel(a->controls, request.reference.setting);
+    if (const auto* vessel = findVessel(request.kitchen, request.reference.vesselId))
+        out += ", " + vessel->name;
+    return out;
+}
+
+std::string pieceWords(const Request& request, Units units) {
+    return fmt::format("{}, {}, {}; {}", request.piece.food.name, printLength(request.piece.thicknessM, units.inches),
+                       word(request.piece.form), request.goal.words);
+}
+
+double axisEndS(const std::vector<Row>& rows) {
+    double end = 600;
+    for (const Row& row : rows) {
+        if (!row.reached)
+            continue;
+        end = std::max(end, row.outcome.pullS);
+        if (row.window) {
+            end = std::max(end, row.window->latestS.value_or(row.window->expectS * 1.3));
+        }
+        if (row.rule)
+            end = std::max(end, row.rule->seconds);
+    }
+    return end * 1.03;
+}
+
+} // namespace dynamet::translate

@@ -1,0 +1,33 @@
+#pragma once
+
+#include "translate/translate.h"
+
+namespace dynamet::translate {
+
+/// How the cook wants numbers.
+struct Units {
+    bool fahrenheit = false;
+    bool inches = false;
+};
+
+/// "Wall fan oven · 190 °C": appliance, zone when it has several, setting.
+std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen);
+/// "pull at 61 °C, turn at 12 min".
+std::string pullWords(const Row& row, Units units);
+/// "look 36, expect 48, latest 64 min" in the shortest form that is still unmistakable.
+std::string windowWords(const Window& window);
+/// "same crust", "paler: golden", "darker: scorched".
+std::string crustWords(const Row& row, const cook::Outcome& reference);
+/// Lines of the opened row: what to do, when, why the window is as wide as it is, the rule of thumb.
+std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, Units units);
+/// Facts of the reference's outcome, label and value.
+std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& prepared, Units units);
+/// The safety line of the reference with its sign ("! …" when below a minimum).
+std::string safetyLine(const Prepared& prepared, Units units);
+/// "Deck oven, middle, 225 °C" and the piece in a line.
+std::string referenceWords(const Request& request);
+std::string pieceWords(const Request& request, Units units);
+/// Latest moment that any row shows, s: the end of the common time axis.
+double axisEndS(const std::vector<Row>& rows);
+
+} // namespace dynamet::translate
