@@ -6,10 +6,12 @@
 #include "formats/csv_rows.h"
 #include "formats/csv_sniff.h"
 #include "formats/text_file.h"
+#include "rating/needed_values.h"
 
 #include <chrono>
 #include <cstdio>
 #include <cstdlib>
+#include <cstring>
 #include <filesystem>
 #include <nlohmann/json.hpp>
 
@@ -106,6 +108,19 @@ void readLog(const std::string& path, bool plate, book::TestRecord& test) {
     test.dialectJson = formats::dialectJson(dialect);
 }
 
+/// What the cook typed for these values, in the units of the fields.
+std::map<std::string, std::string> typedFor(const book::TestRecord& test) {
+    std::map<std::string, std::string> out;
+    for (const rating::NeededValue& value : rating::findProtocol(test.protocol)->values)
+        if (const auto at = test.values.find(value.name); at != test.values.end()) {
+            const double number = value.celsius ? at->second : at->second / value.siPerUnit;
+            char text[48];
+            std::snprintf(text, sizeof text, "%g %s", number, value.unit.c_str());
+            out[value.name] = value.unit.empty() ? std::string(text, std::strlen(text) - 1) : text;
+        }
+    return out;
+}
+
 void addTests(book::Book& book, const json& kitchen, const std::string& folder) {
     int number = 0;
     for (const json& row : kitchen.at("tests")) {
@@ -133,6 +148,7 @@ void addTests(book::Book& book, const json& kitchen, const std::string& folder) 
             test.values = {{"mass_kg", 0.0462}, {"area_m2", 0.0065}, {"emissivity", 0.95}};
         if (test.protocol == "zone-sweep")
             test.values = {{"waited_s", 1200}, {"limit_C", 300}};
+        test.typed = typedFor(test);
         readLog(folder + name, truth.value("plate", false), test);
         need(addTest(book, test, test.started), test.setting);
         const auto reduction = need(rating::reduce(inputOf(test)), test.applianceId + " " + test.setting);

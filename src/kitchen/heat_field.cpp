@@ -77,6 +77,25 @@ double covarianceOf(const HeatField& field, FieldKey a, FieldKey b) {
     return 0;
 }
 
+namespace {
+
+/// Air and what is radiated, weighted by how strongly each takes hold of a cool face: what a zone or an
+/// oven is to food, known far better than either alone.
+Representative operative(const HeatField& field, const FieldNumber& air) {
+    const FieldNumber* radiant = seenBy(field, Face::top, Term::radiant);
+    const FieldNumber* h = seenBy(field, Face::top, Term::hAir);
+    const FieldNumber* view = seenBy(field, Face::top, Term::view);
+    if (!radiant || !h || !view || radiant->value <= 0)
+        return {air.value, air.u, air.provenance};
+    const double byRadiation = 4 * view->value * 5.670374e-8 * std::pow(radiant->value, 3);
+    const double w = byRadiation / (byRadiation + h->value);
+    const double variance = (1 - w) * (1 - w) * air.u * air.u + w * w * radiant->u * radiant->u +
+                            2 * w * (1 - w) * covarianceOf(field, air.key, radiant->key);
+    return {(1 - w) * air.value + w * radiant->value, std::sqrt(std::max(0.0, variance)), air.provenance};
+}
+
+} // namespace
+
 Representative representative(const HeatField& field, double ambientK) {
     if (const FieldNumber* liquid = seenBy(field, Face::top, Term::liquid))
         return {liquid->value, liquid->u, liquid->provenance};
@@ -91,7 +110,7 @@ Representative representative(const HeatField& field, double ambientK) {
         return {ambientK + rise, rise * relative, flux->provenance};
     }
     if (const FieldNumber* air = seenBy(field, Face::top, Term::air))
-        return {air->value, air->u, air->provenance};
+        return operative(field, *air);
     return {ambientK, 0, Provenance::assumed};
 }
 

@@ -39,6 +39,15 @@ double orderOf(const Appliance& a, const Setting& s) {
     return sum;
 }
 
+std::vector<double> burnerShares(const Appliance& a, const Setting& s) {
+    std::vector<double> out;
+    for (std::size_t i = 0; i < a.controls.size(); ++i)
+        if (const auto* levels = std::get_if<std::vector<int>>(&s.values[i]))
+            for (int level : *levels)
+                out.push_back(a.controls[i].labels[static_cast<std::size_t>(level)].number.value_or(0));
+    return out;
+}
+
 } // namespace
 
 std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const RatedNumber> rated, int places) {
@@ -81,6 +90,7 @@ RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance) {
                 shown.push_back(appliance.controls[i]);
                 values.push_back(setting.values[i]);
             }
+        out.burners.push_back(burnerShares(appliance, setting));
         out.labels.push_back(settingLabel(shown, {values}));
         std::vector<SheetCell> row;
         for (const Zone& zone : appliance.zones) {

@@ -16,6 +16,8 @@ struct RateSheet {
     std::string applianceId;
     std::vector<Setting> settings;
     std::vector<std::string> labels; ///< of the settings
+    /// Burner sets as shares of full, for drawing discs; empty for other settings.
+    std::vector<std::vector<double>> burners;
     std::vector<std::string> zones;
     std::vector<std::vector<SheetCell>> cells; ///< [setting][zone]
 };

@@ -211,11 +211,13 @@ std::string settingLabel(const std::vector<Control>& controls, const Setting& se
     for (std::size_t i = 0; i < std::min(controls.size(), setting.values.size()); ++i) {
         const Control& control = controls[i];
         const ControlValue& value = setting.values[i];
-        out += i ? ", " : "";
+        if (!isNumeric(control.kind) && control.kind != ControlKind::burners && control.labels.size() == 1)
+            continue; // nothing to set
+        out += out.empty() ? "" : ", ";
         if (const auto* numeric = std::get_if<double>(&value)) {
             const bool degrees = control.unit == "C" || control.unit == "F";
             const std::string unit = degrees ? " °" + control.unit : " " + control.unit;
-            out += control.kind == ControlKind::preheat ? "preheated to " : "";
+            out += control.kind == ControlKind::preheat ? "pan at " : "";
             out += control.unit == "gas" ? fmt::format("gas {}", *numeric)
                                          : fmt::format("{}{}", *numeric, unit);
         } else if (const auto* label = std::get_if<LabelIndex>(&value)) {

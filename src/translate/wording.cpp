@@ -34,14 +34,31 @@ std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen) {
     return out;
 }
 
+std::string pullAlone(const Row& row, Units units) {
+    return "pull at " + degrees(row.instruction.pullK, units);
+}
+
+std::string timeWords(const Row& row) {
+    if (!row.window)
+        return "window being computed";
+    std::string out = windowWords(*row.window);
+    if (row.instruction.turning == cook::Turning::once && std::isfinite(row.outcome.turnS))
+        out += "; turn at " + printDuration(roundedDownTime(row.outcome.turnS));
+    return out;
+}
+
 std::string pullWords(const Row& row, Units units) {
-    std::string out = "pull at " + degrees(row.instruction.pullK, units);
+    std::string out = pullAlone(row, units);
     if (row.instruction.turning == cook::Turning::once && std::isfinite(row.outcome.turnS))
         out += ", turn at " + printDuration(roundedDownTime(row.outcome.turnS));
     return out;
 }
 
 std::string windowWords(const Window& window) {
+    const double last = window.latestS.value_or(window.expectS);
+    if (window.lookS >= 300 && last < 3600 && window.latestS)
+        return fmt::format("look {:.0f}, expect {:.0f}, latest {:.0f} min", window.lookS / 60, window.expectS / 60,
+                           *window.latestS / 60);
     std::string out = fmt::format("look {}, expect {}", printDuration(window.lookS), printDuration(window.expectS));
     if (window.latestS)
         return out + ", latest " + printDuration(*window.latestS);

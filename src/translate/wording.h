@@ -12,10 +12,13 @@ struct Units {
 
 /// "Wall fan oven · 190 °C": appliance, zone when it has several, setting.
 std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen);
-/// "pull at 61 °C, turn at 12 min".
+/// "pull at 61 °C", and with the turn "pull at 61 °C, turn at 12 min".
+std::string pullAlone(const Row& row, Units units);
 std::string pullWords(const Row& row, Units units);
 /// "look 36, expect 48, latest 64 min" in the shortest form that is still unmistakable.
 std::string windowWords(const Window& window);
+/// Second line of a row: the window, and when to turn.
+std::string timeWords(const Row& row);
 /// "same crust", "paler: golden", "darker: scorched".
 std::string crustWords(const Row& row, const cook::Outcome& reference);
 /// Lines of the opened row: what to do, when, why the window is as wide as it is, the rule of thumb.

@@ -24,7 +24,7 @@ void HowPane::addText(const QString& words, const char* kind) {
     column_->addWidget(label);
 }
 
-void HowPane::show(const rating::Protocol& protocol, double dialC) {
+void HowPane::show(const rating::Protocol& protocol, double dialC, const std::map<std::string, std::string>& typed) {
     protocol_ = &protocol;
     fields_.clear();
     probe_ = dial_ = nullptr;
@@ -39,7 +39,7 @@ void HowPane::show(const rating::Protocol& protocol, double dialC) {
     addText(text(protocol.title), "heading");
     addText(tr("Finds %1.").arg(text(protocol.finds)), "plain");
     addSources();
-    addFields(dialC);
+    addFields(dialC, typed);
     addText(tr("You need %1.").arg(text(protocol.needs)), "quiet");
     for (std::size_t i = 0; i < protocol.steps.size(); ++i)
         addText(QStringLiteral("%1  %2").arg(i + 1).arg(text(protocol.steps[i])), "plain");
@@ -52,7 +52,7 @@ void HowPane::show(const rating::Protocol& protocol, double dialC) {
     scroll->setWidget(body_);
 }
 
-void HowPane::addFields(double dialC) {
+void HowPane::addFields(double dialC, const std::map<std::string, std::string>& typed) {
     auto* form = new QFormLayout;
     form->setContentsMargins(0, 4, 0, 4);
     form->setHorizontalSpacing(10);
@@ -67,7 +67,10 @@ void HowPane::addFields(double dialC) {
             standard = text(printFixed(numberIn(shown, document_.units().temperature()), 0));
             unit = QString::fromUtf8(unitSign(document_.units().temperature()));
         }
-        edit->setText(unit.isEmpty() ? standard : standard + QStringLiteral(" ") + unit);
+        const auto given = typed.find(value.name);
+        edit->setText(given != typed.end() ? text(given->second)
+                      : unit.isEmpty()     ? standard
+                                           : standard + QStringLiteral(" ") + unit);
         edit->setMaximumWidth(130);
         form->addRow(text(value.label), edit);
         fields_.push_back(edit);

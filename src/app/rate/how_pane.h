@@ -17,7 +17,8 @@ class HowPane : public QWidget {
     Q_OBJECT
   public:
     explicit HowPane(Document& document, QWidget* parent = nullptr);
-    void show(const rating::Protocol& protocol, double dialC);
+    /// `typed` holds what a test was given; empty = the usual values.
+    void show(const rating::Protocol& protocol, double dialC, const std::map<std::string, std::string>& typed = {});
     /// The typed values; an error names the field.
     Result<std::map<std::string, double>> values() const;
     std::map<std::string, std::string> typed() const;
@@ -29,7 +30,7 @@ class HowPane : public QWidget {
 
   private:
     void addText(const QString& words, const char* kind);
-    void addFields(double dialC);
+    void addFields(double dialC, const std::map<std::string, std::string>& typed);
     void addSources();
     Document& document_;
     const rating::Protocol* protocol_ = nullptr;

@@ -290,7 +290,7 @@ void RatePage::showTest(const std::string& testId) {
         button->setChecked(button->accessibleName() == text(protocol_->title));
     const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
     const auto setting = sheet_->setting();
-    how_->show(*protocol_, appliance && setting ? dialCelsius(*appliance, *setting) : 0);
+    how_->show(*protocol_, appliance && setting ? dialCelsius(*appliance, *setting) : 0, test->typed);
     work(*test);
 }
 

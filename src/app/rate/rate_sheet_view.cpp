@@ -97,17 +97,43 @@ void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
     p.restore();
 }
 
+void SettingHeader::paintSection(QPainter* painter, const QRect& rect, int section) const {
+    const auto& sheet = qobject_cast<RateSheetModel*>(model())->sheet();
+    const auto& burners = sheet.burners[static_cast<std::size_t>(section)];
+    painter->save();
+    painter->fillRect(rect, look::kSurface);
+    painter->fillRect(QRect(rect.left(), rect.bottom(), rect.width(), 1), look::kSunken);
+    painter->setRenderHint(QPainter::Antialiasing);
+    int x = rect.left() + 8;
+    for (double share : burners) {
+        const QRectF disc(x, rect.center().y() - 7, 15, 15);
+        painter->setPen(QPen(look::kInk, 1.2));
+        painter->setBrush(Qt::NoBrush);
+        painter->drawEllipse(disc);
+        painter->setBrush(look::kInk);
+        if (share > 0)
+            painter->drawPie(disc, 90 * 16, -static_cast<int>(share * 360 * 16));
+        x += 20;
+    }
+    painter->setFont(look::textFont(13));
+    painter->setPen(look::kInk);
+    painter->drawText(QRect(x + (burners.empty() ? 0 : 4), rect.top(), rect.right() - x, rect.height()), Qt::AlignVCenter,
+                      model()->headerData(section, Qt::Vertical, Qt::DisplayRole).toString());
+    painter->restore();
+}
+
 RateSheetView::RateSheetView(Document& document, QWidget* parent)
     : QTableView(parent), document_(document), model_(new RateSheetModel(document, this)) {
     setModel(model_);
     setItemDelegate(new CellDelegate(this));
+    setVerticalHeader(new SettingHeader(this));
     setAccessibleName(tr("Rate sheet"));
     setSelectionMode(QAbstractItemView::SingleSelection);
     setEditTriggers(QAbstractItemView::NoEditTriggers);
     horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     verticalHeader()->setDefaultSectionSize(26);
     verticalHeader()->setSectionResizeMode(QHeaderView::Fixed);
-    verticalHeader()->setMinimumWidth(170);
+    verticalHeader()->setFixedWidth(200);
     setShowGrid(true);
     setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     connect(&document, &Document::unitsChanged, this, [this] { viewport()->update(); });

@@ -4,6 +4,7 @@
 #include "kitchen/rate_sheet.h"
 
 #include <QAbstractTableModel>
+#include <QHeaderView>
 #include <QStyledItemDelegate>
 #include <QTableView>
 
@@ -34,6 +35,16 @@ class CellDelegate : public QStyledItemDelegate {
   public:
     using QStyledItemDelegate::QStyledItemDelegate;
     void paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const override;
+};
+
+/// Settings at the left edge; burner sets as little discs, filled as far as the burner is open.
+class SettingHeader : public QHeaderView {
+    Q_OBJECT
+  public:
+    explicit SettingHeader(QWidget* parent = nullptr) : QHeaderView(Qt::Vertical, parent) {}
+
+  protected:
+    void paintSection(QPainter* painter, const QRect& rect, int section) const override;
 };
 
 class RateSheetView : public QTableView {

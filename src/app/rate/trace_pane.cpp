@@ -19,19 +19,20 @@ TracePane::TracePane(Document& document, QWidget* parent)
     box->addWidget(overline);
     box->addWidget(words_);
     box->addWidget(plot_, 1);
+    box->addStretch(0);
     plot_->setAccessibleName(tr("Trace of the readings"));
 }
 
 void TracePane::showNothing(const QString& words) {
     words_->setText(words);
     plot_->hide();
-    layout()->setAlignment(words_, Qt::AlignTop);
+    static_cast<QVBoxLayout*>(layout())->setStretch(3, 1);
 }
 
 void TracePane::show(const book::TestRecord& test, const rating::Reduction* reduction) {
     const rating::TestInput input = inputOf(test);
     plot_->show();
-    layout()->setAlignment(words_, {});
+    static_cast<QVBoxLayout*>(layout())->setStretch(3, 0);
     plot_->plotLayout()->clear();
     plot_->clearPlottables();
     if (input.channels.empty())
@@ -60,7 +61,7 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
     }
     const bool fitted = reduction && !reduction->fit.empty();
     if (fitted)
-        plot_->addLine(upper, reduction->fit, look::kAccent, units);
+        plot_->addLine(upper, reduction->fit, look::kAccent, units)->setPen(QPen(look::kAccent, 2));
     plot_->rescaleAxes();
     if (fitted) {
         auto* lower = new QCPAxisRect(plot_);

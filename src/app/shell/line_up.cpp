@@ -128,7 +128,7 @@ LineUp::LineUp(Document& document, QWidget* parent)
     setFixedWidth(232);
     proxy_->setSourceModel(model_);
     proxy_->setFilterCaseSensitivity(Qt::CaseInsensitive);
-    filter_->setPlaceholderText(tr("Find an appliance  ( / )"));
+    filter_->setPlaceholderText(tr("Find  ( / )"));
     filter_->setAccessibleName(tr("Filter the line-up"));
     list_->setModel(proxy_);
     list_->setItemDelegate(delegate_);
@@ -224,10 +224,10 @@ void LineUp::paintEvent(QPaintEvent* event) {
         p.fillRect(QRect(x, y - 2, 1, 4), look::kQuietInk);
         const Temperature t = Temperature::celsius(celsius);
         const QString number = text(printFixed(numberIn(t, document_.units().temperature()), 0));
-        const bool last = celsius == 600;
-        const QRect place(last ? x - 60 : x - 20, y + 2, last ? 62 : 40, 16);
-        p.drawText(place, last ? Qt::AlignRight : Qt::AlignHCenter,
-                   last ? number + QStringLiteral(" ") + QString::fromUtf8(unitSign(document_.units().temperature())) : number);
+        const bool first = celsius == 20, last = celsius == 600;
+        const QString words = first ? number + QString::fromUtf8(unitSign(document_.units().temperature())) : number;
+        const QRect place(first ? left : last ? x - 40 : x - 25, y + 2, first ? 60 : last ? 44 : 40, 16);
+        p.drawText(place, first ? Qt::AlignLeft : last ? Qt::AlignRight : Qt::AlignHCenter, words);
     }
 }
 

@@ -46,6 +46,7 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
     connect(lineUp_, &LineUp::applianceChosen, this, &MainWindow::applianceChosen);
     connect(lineUp_, &LineUp::addWanted, this, &MainWindow::addAppliance);
     addShortcuts();
+    start_->setFocus();
     if (document_.isOpen())
         bookOpened();
 }

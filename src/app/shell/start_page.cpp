@@ -8,7 +8,6 @@
 #include <QFrame>
 #include <QHBoxLayout>
 #include <QPushButton>
-#include <QStandardPaths>
 
 namespace dynamet::app {
 namespace {
@@ -25,6 +24,13 @@ QVBoxLayout* column(QWidget* widget, const QString& heading, const QString& word
     box->addWidget(title);
     box->addWidget(text);
     return box;
+}
+
+/// "~/…" is the user's home.
+QString atHome(QString path) {
+    if (path.startsWith(QLatin1String("~/")))
+        path.replace(0, 1, QDir::homePath());
+    return path;
 }
 
 } // namespace
@@ -80,6 +86,8 @@ QWidget* StartPage::demoChoice() {
     button->setObjectName(QStringLiteral("act"));
     button->setAccessibleName(tr("Open the demo kitchen"));
     button->setEnabled(!demoBook_.isEmpty());
+    button->setDefault(true);
+    setFocusProxy(button);
     connect(button, &QPushButton::clicked, this, [this] { tryOpen(demoBook_); });
     box->addWidget(button);
     box->addStretch();
@@ -95,7 +103,7 @@ QWidget* StartPage::newChoice() {
     name_->setPlaceholderText(tr("e.g. Ground floor"));
     altitude_->setAccessibleName(tr("Height above the sea"));
     file_->setAccessibleName(tr("File of the new book"));
-    file_->setText(QDir(QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation)).filePath(QStringLiteral("kitchen.dynamet")));
+    file_->setText(QStringLiteral("~/kitchen.dynamet"));
     auto* units = new QComboBox;
     units->setAccessibleName(tr("Units"));
     units->addItems({tr("°C, mm"), tr("°F, inches")});
@@ -135,7 +143,7 @@ void StartPage::showProblem(const QString& words) {
 }
 
 void StartPage::tryOpen(const QString& path) {
-    if (const auto opened = document_.open(path); !opened)
+    if (const auto opened = document_.open(atHome(path)); !opened)
         showProblem(text(opened.error().message));
 }
 
@@ -149,7 +157,7 @@ void StartPage::begin() {
         return;
     }
     site.altitudeM = *altitude;
-    if (const auto made = document_.createNew(file_->text(), site); !made)
+    if (const auto made = document_.createNew(atHome(file_->text()), site); !made)
         showProblem(text(made.error().message));
 }
 

@@ -20,14 +20,15 @@ OutcomePane::OutcomePane(Document& document, QWidget* parent)
     readout_->setAccessibleName(tr("Core peak"));
     under_->setObjectName(QStringLiteral("quiet"));
     under_->setWordWrap(true);
-    plot_->setFixedHeight(220);
+    plot_->setMinimumHeight(220);
+    plot_->setMaximumHeight(320);
     plot_->setAccessibleName(tr("Highest temperature through the thickness"));
     safety_->setWordWrap(true);
     safety_->setAccessibleName(tr("Safety"));
     box->addWidget(overline);
     box->addWidget(readout_);
     box->addWidget(under_);
-    box->addWidget(plot_);
+    box->addWidget(plot_, 1);
     box->addWidget(facts_);
     box->addWidget(safety_);
     box->addStretch();

@@ -80,7 +80,11 @@ QWidget* ReachPane::buildDetail() {
     box->addWidget(back_, 0, Qt::AlignLeft);
     box->addWidget(detailTitle_);
     box->addWidget(detailPull_);
+    auto* legend = new QLabel(tr("Thick: core (dotted: core in the recipe). Rust: the face that lay down first; dashed: the other."));
+    legend->setObjectName(QStringLiteral("quiet"));
+    legend->setWordWrap(true);
     box->addWidget(curves_, 1);
+    box->addWidget(legend);
     box->addWidget(detailLines_);
     box->addWidget(detailWarnings_);
     return page;
@@ -150,20 +154,14 @@ void ReachPane::drawCurves(const translate::Row& row) {
         return out;
     };
     auto* rect = curves_->axisRect();
-    curves_->addLine(rect, seriesOf(model_->prepared()->outcome.samples, &cook::Sample::coreK), look::kReference, units, Qt::DotLine)
-        ->setName(tr("core, recipe"));
-    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::coreK), look::kReference, units)->setName(tr("core"));
-    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::topK), look::kQuietInk, units, Qt::DashLine)
-        ->setName(tr("face up at first"));
-    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::bottomK), look::kAccent, units)->setName(tr("face down at first"));
+    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::bottomK), look::kAccent, units);
+    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::topK), look::kInk, units, Qt::DashLine);
+    curves_->addLine(rect, seriesOf(model_->prepared()->outcome.samples, &cook::Sample::coreK), look::kReference, units, Qt::DotLine);
+    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::coreK), look::kReference, units)
+        ->setPen(QPen(look::kReference, 2));
     curves_->xAxis->setLabel(tr("minutes, rest included"));
     curves_->yAxis->setLabel(QString::fromUtf8(unitSign(units.temperature())));
     curves_->rescaleAxes();
-    curves_->legend->setVisible(true);
-    curves_->legend->setFont(look::textFont(12));
-    curves_->legend->setBorderPen(Qt::NoPen);
-    curves_->legend->setBrush(look::kSurface);
-    curves_->axisRect()->insetLayout()->setInsetAlignment(0, Qt::AlignTop | Qt::AlignRight);
     curves_->replot();
 }
 

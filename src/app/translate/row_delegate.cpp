@@ -34,7 +34,7 @@ void paintBar(QPainter& p, const Axis& axis, int top, const translate::Row& row)
     p.fillRect(QRect(look, top, std::max(2, latest - look), kBarHeight), QColor(0xb3, 0xc0, 0xc4));
     if (w.overshootS && axis.at(*w.overshootS) < latest) {
         const int over = axis.at(*w.overshootS);
-        p.fillRect(QRect(over, top, latest - over, kBarHeight), QBrush(look::kQuietInk, Qt::BDiagPattern));
+        p.fillRect(QRect(over, top, latest - over, kBarHeight), QBrush(QColor(0x7a, 0x88, 0x8b), Qt::BDiagPattern));
     }
     p.fillRect(QRect(axis.at(w.expectS) - 1, top - 3, 3, kBarHeight + 6), look::kInk);
 }
@@ -62,7 +62,7 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, c
     const QString title = text(rowTitle(row, model->document().kitchen()));
     p.setFont(look::textFont(14, true));
     p.setPen(item.pending || !row.reached ? look::kQuietInk : look::kInk);
-    const QString right = item.pending || !row.reached ? QString() : text(pullWords(row, units));
+    const QString right = item.pending || !row.reached ? QString() : text(pullAlone(row, units));
     const int rightWidth = QFontMetrics(look::textFont(13)).horizontalAdvance(right) + 8;
     p.drawText(first, Qt::AlignVCenter, p.fontMetrics().elidedText(title, Qt::ElideRight, first.width() - rightWidth));
     p.setFont(look::textFont(13));
@@ -79,9 +79,8 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, c
         return;
     }
     p.drawText(first, Qt::AlignVCenter | Qt::AlignRight, right);
-    QString when = row.window ? text(windowWords(*row.window)) : QObject::tr("window being computed");
     QString crust = model->prepared() ? text(crustWords(row, model->prepared()->outcome)) : QString();
-    p.drawText(second, Qt::AlignVCenter, when);
+    p.drawText(second, Qt::AlignVCenter, text(timeWords(row)));
     QString caution;
     for (const auto& warning : row.warnings)
         if (warning.code == "below_minimum" || warning.code == "scorched" || warning.code == "danger_zone")

@@ -5,6 +5,8 @@
 namespace dynamet::app {
 
 Plot::Plot(QWidget* parent) : QCustomPlot(parent) {
+    // Thick lines are slow unless they are drawn as fast polylines.
+    setPlottingHint(QCP::phFastPolylines, true);
     setBackground(look::kSurface);
     dress(*axisRect());
     setFocusPolicy(Qt::NoFocus);
