@@ -1,6 +1,6 @@
 // Coverage of every protocol as docs/definitions of the design ask: 500 fixed seeds, each redraws
 // every Type B input and the noise; z = (estimate − truth)/u must be centred, of sd near 1, and the
-// 95 % interval must hold 461–489 of 500. The logs come from demo/generator, which knows nothing
+// 95 % interval must hold 461–489 of 500. The logs come from demo-kitchen/generator, which knows nothing
 // of src/rating.
 #include "rating/block.h"
 #include "rating/preheat.h"

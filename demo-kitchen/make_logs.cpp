@@ -1,4 +1,4 @@
-// Writes the demo kitchen's logs: reads demo/kitchen.json, runs the generator on the stated truth of
+// Writes the demo kitchen's logs: reads demo-kitchen/kitchen.json, runs the generator on the stated truth of
 // every test and leaves one CSV a test, in the ways that loggers really write.
 #include "generator/bodies.h"
 
