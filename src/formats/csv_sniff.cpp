@@ -116,19 +116,20 @@ std::optional<TemperatureUnit> unitInHeader(std::string_view name) {
 
 using Rows = std::vector<std::vector<std::string_view>>;
 
+/// Numbers that mostly rise: a step back is an error for the reader to name, not a reason to overlook
+/// the time.
 bool risingNumbers(const Rows& rows, std::size_t column, bool comma) {
     double before = -1e300;
-    std::size_t good = 0;
+    std::size_t good = 0, rising = 0;
     for (const auto& row : rows) {
         const auto value = readDecimal(row[column], comma);
         if (!value)
             continue;
-        if (*value <= before)
-            return false;
+        rising += *value > before;
         before = *value;
         ++good;
     }
-    return good * 10 > rows.size() * 9 && good > 2;
+    return good * 10 > rows.size() * 9 && good > 2 && rising * 10 >= good * 8;
 }
 
 std::optional<TimeStyle> timeStyleOf(const Rows& rows, std::size_t column, const std::string& header,

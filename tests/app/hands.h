@@ -1,0 +1,103 @@
+#pragma once
+
+#include "app/shell/main_window.h"
+
+#include <QApplication>
+#include <QTemporaryDir>
+#include <QTest>
+#include <QTimer>
+#include <gtest/gtest.h>
+
+/// A cook's hands on the real window: widgets are found by their accessible names, moved by keys and
+/// mouse only.
+namespace hands {
+
+using namespace dynamet::app;
+
+inline constexpr dynamet::book::When kNow{1795176000000, 0};
+
+/// The visible widget of that name; fails the test when there is none.
+template <class T = QWidget>
+T* find(QWidget* in, const char* name) {
+    for (T* widget : in->findChildren<T*>())
+        if (widget->accessibleName() == QString::fromUtf8(name) && widget->isVisible())
+            return widget;
+    ADD_FAILURE() << "no visible widget \"" << name << "\"";
+    return nullptr;
+}
+
+inline bool isThere(QWidget* in, const char* name) {
+    for (QWidget* widget : in->findChildren<QWidget*>())
+        if (widget->accessibleName() == QString::fromUtf8(name) && widget->isVisible())
+            return true;
+    return false;
+}
+
+inline void click(QWidget* in, const char* name) {
+    if (auto* widget = find(in, name))
+        QTest::mouseClick(widget, Qt::LeftButton);
+}
+
+inline void type(QWidget* in, const char* name, const QString& words) {
+    auto* edit = find<QLineEdit>(in, name);
+    if (!edit)
+        return;
+    edit->setFocus();
+    QTest::keyClick(edit, Qt::Key_A, Qt::ControlModifier);
+    QTest::keyClicks(edit, words);
+}
+
+/// Runs `hands` as soon as a dialog is up.
+template <class Hands>
+void inDialog(Hands work) {
+    QTimer::singleShot(50, qApp, [work] {
+        QWidget* dialog = QApplication::activeModalWidget();
+        ASSERT_NE(dialog, nullptr) << "no dialog came up";
+        work(dialog);
+    });
+}
+
+inline bool waitFor(const std::function<bool()>& done, int ms = 20000) { return QTest::qWaitFor(done, ms); }
+
+/// A window on a copy of the demo kitchen.
+struct Bench {
+    QTemporaryDir folder;
+    QString book;
+    Document document{[] { return kNow; }};
+    std::unique_ptr<MainWindow> window;
+
+    explicit Bench(bool open = true) {
+        book = folder.filePath(QStringLiteral("demo.dynamet"));
+        QFile::copy(QStringLiteral(DEMO_BOOK), book);
+        QFile::setPermissions(book, QFile::ReadOwner | QFile::WriteOwner);
+        if (open) {
+            EXPECT_TRUE(document.open(book).has_value());
+        }
+        window = std::make_unique<MainWindow>(document, book);
+        window->resize(1280, 800);
+        window->show();
+        window->activateWindow();
+        EXPECT_TRUE(QTest::qWaitForWindowActive(window.get()));
+    }
+    /// A key on the window, which is brought to the front first as a window manager would.
+    void press(Qt::Key key, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
+        window->activateWindow();
+        ASSERT_TRUE(QTest::qWaitForWindowActive(window.get()));
+        QTest::keyClick(window.get(), key, modifiers);
+    }
+    /// Chooses an appliance as a cook does: slash, a few letters, Enter.
+    void choose(const char* name) {
+        press(Qt::Key_Slash);
+        auto* filter = find<QLineEdit>(window.get(), "Filter the line-up");
+        QTest::keyClicks(filter, QString::fromUtf8(name));
+        QTest::keyClick(filter, Qt::Key_Return);
+        filter->clear();
+    }
+};
+
+inline QString textOf(QWidget* in, const char* name) {
+    auto* label = find<QLabel>(in, name);
+    return label ? label->text() : QString();
+}
+
+} // namespace hands

@@ -1,0 +1,150 @@
+// Merging what was measured with what is typical: docs/definitions of the design, §1.
+#include "kitchen/rate_sheet.h"
+#include "kitchen/rated_field.h"
+
+#include <cmath>
+#include <gtest/gtest.h>
+
+namespace {
+
+using namespace dynamet::kitchen;
+
+constexpr FieldKey kAir{Face::all, Term::air}, kH{Face::all, Term::hAir};
+
+Appliance oven() {
+    Appliance a = *typicalAppliance(ApplianceKind::stillOven);
+    a.id = "oven";
+    return a;
+}
+
+Place middle() {
+    Place p;
+    p.zone = "middle";
+    return p;
+}
+
+RatedNumber rated(const Appliance& a, const char* setting, FieldKey key, double value, double u,
+                  const char* zone = "middle") {
+    RatedNumber n;
+    n.setting = *parseSetting(a.controls, setting);
+    n.zone = zone;
+    n.number = {key, value, u, Provenance::measured, setting};
+    return n;
+}
+
+HeatField field(const Appliance& a, const char* setting, const std::vector<RatedNumber>& numbers, Place place = middle()) {
+    auto f = ratedField(a, *parseSetting(a.controls, setting), place, numbers);
+    EXPECT_TRUE(f.has_value()) << f.error().message;
+    return *f;
+}
+
+TEST(RatedField, NothingMeasuredIsAllAssumed) {
+    for (const FieldNumber& n : field(oven(), "oven=180C", {}).numbers)
+        EXPECT_EQ(n.provenance, Provenance::assumed) << word(n.key);
+}
+
+TEST(RatedField, AMeasuredSettingGivesTheMeasuredNumber) {
+    const Appliance a = oven();
+    const auto f = field(a, "oven=180C", {rated(a, "oven=180C", kAir, 460, 1.5)});
+    EXPECT_DOUBLE_EQ(find(f, kAir)->value, 460);
+    EXPECT_DOUBLE_EQ(find(f, kAir)->u, 1.5);
+    EXPECT_EQ(find(f, kAir)->provenance, Provenance::measured);
+    EXPECT_EQ(find(f, kH)->provenance, Provenance::assumed) << "provenance is per number";
+}
+
+// Half-way between two tests: u² = ¼u₁² + ¼u₂² + (½ u_typical)².
+TEST(RatedField, BetweenTwoTestsTheOffsetIsLinearAndTheUncertaintyBulges) {
+    const Appliance a = oven();
+    const std::vector<RatedNumber> numbers{rated(a, "oven=160C", kAir, 273.15 + 160 + 4, 2),
+                                           rated(a, "oven=200C", kAir, 273.15 + 200 + 10, 2)};
+    const FieldNumber n = *find(field(a, "oven=180C", numbers), kAir);
+    const double typical = find(field(a, "oven=180C", {}), kAir)->u;
+    EXPECT_NEAR(n.value, 273.15 + 180 + 7, 1e-9);
+    EXPECT_NEAR(n.u, std::sqrt(0.25 * 4 + 0.25 * 4 + 0.25 * typical * typical), 1e-9);
+    EXPECT_EQ(n.provenance, Provenance::interpolated);
+}
+
+TEST(RatedField, BeyondTheLastTestTheOffsetIsHeldAndTheUncertaintyGrowsWithinOneGap) {
+    const Appliance a = oven();
+    const std::vector<RatedNumber> numbers{rated(a, "oven=160C", kAir, 273.15 + 164, 2),
+                                           rated(a, "oven=180C", kAir, 273.15 + 186, 2)};
+    const double typical = find(field(a, "oven=180C", {}), kAir)->u;
+    const FieldNumber half = *find(field(a, "oven=190C", numbers), kAir);
+    const FieldNumber full = *find(field(a, "oven=200C", numbers), kAir);
+    EXPECT_NEAR(half.value, 273.15 + 196, 1e-9);
+    EXPECT_NEAR(half.u, std::sqrt(4 + 0.5 * (typical * typical - 4)), 1e-9);
+    EXPECT_NEAR(full.u, typical, 1e-9);
+    EXPECT_EQ(full.provenance, Provenance::assumed);
+}
+
+TEST(RatedField, CoefficientsGoByTheirLogarithm) {
+    const Appliance a = oven();
+    const double typical = find(field(a, "oven=180C", {}), kH)->value;
+    const std::vector<RatedNumber> numbers{rated(a, "oven=160C", kH, typical * 1.2, 0.5),
+                                           rated(a, "oven=200C", kH, typical * 1.8, 0.5)};
+    EXPECT_NEAR(find(field(a, "oven=180C", numbers), kH)->value, typical * std::sqrt(1.2 * 1.8), 1e-9);
+}
+
+TEST(RatedField, ZonesNeverInterpolate) {
+    Appliance a = *typicalAppliance(ApplianceKind::gasGrill);
+    Place direct;
+    direct.zone = "direct";
+    const auto f = field(a, "burners=high/off/off;lid=closed",
+                         {rated(a, "burners=high/off/off;lid=closed", kAir, 400, 3, "indirect")}, direct);
+    EXPECT_EQ(find(f, kAir)->provenance, Provenance::assumed);
+}
+
+TEST(Superposition, AddsSingleBurnersAndLearnsFromTestedCombinations) {
+    Appliance a = *typicalAppliance(ApplianceKind::gasGrill);
+    Place place;
+    place.zone = "indirect";
+    const double ambient = place.site.ambient.kelvin();
+    std::vector<RatedNumber> numbers{
+        rated(a, "burners=high/off/off;lid=closed", kAir, ambient + 100, 3, "indirect"),
+        rated(a, "burners=off/high/off;lid=closed", kAir, ambient + 120, 3, "indirect"),
+        rated(a, "burners=off/off/high;lid=closed", kAir, ambient + 90, 3, "indirect")};
+    const auto two = *find(field(a, "burners=high/high/off;lid=closed", numbers, place), kAir);
+    EXPECT_NEAR(two.value, ambient + 220, 1e-9);
+    EXPECT_EQ(two.provenance, Provenance::interpolated);
+    // A tested combination that came out at 80 % of the sum corrects the others and narrows them.
+    numbers.push_back(rated(a, "burners=off/high/high;lid=closed", kAir, ambient + 0.8 * 210, 3, "indirect"));
+    const auto after = *find(field(a, "burners=high/high/off;lid=closed", numbers, place), kAir);
+    EXPECT_NEAR(after.value, ambient + 0.8 * 220, 1e-9);
+    EXPECT_LT(after.u, two.u);
+}
+
+TEST(Hob, PowerBecomesTheFluxIntoTheVesselsBase) {
+    Appliance a = *typicalAppliance(ApplianceKind::gasHob);
+    Place place;
+    place.zone = "pan";
+    Vessel pan;
+    pan.id = "pan";
+    place.vessel = pan;
+    auto n = rated(a, "flame=full;preheat=200C", {Face::all, Term::power}, 1500, 50, "pan");
+    n.vesselId = "pan";
+    const auto f = field(a, "flame=full;preheat=160C", {n}, place);
+    // Less goes into a hot plate than into water on gas: 14–19 % at 250 °C (definitions §1).
+    const double ratio = seenBy(f, Face::bottom, Term::plateFlux)->value * baseAreaM2(pan) / 1500;
+    EXPECT_GT(ratio, 0.81);
+    EXPECT_LT(ratio, 0.86);
+    EXPECT_EQ(find(f, {Face::bottom, Term::plateFlux})->provenance, Provenance::measured);
+}
+
+TEST(RatedField, MeasuredAirTakesTheAssumedWallsAlong) {
+    const Appliance a = oven();
+    const auto f = field(a, "oven=180C", {rated(a, "oven=180C", kAir, 273.15 + 200, 1.5)});
+    const FieldNumber walls = *find(f, {Face::all, Term::radiant});
+    EXPECT_NEAR(walls.value, 273.15 + 200, 1e-9);
+    EXPECT_NEAR(walls.u, std::hypot(1.5, 15), 1e-9);
+    EXPECT_EQ(walls.provenance, Provenance::assumed);
+}
+
+TEST(Site, BoilsByItsBarometerWhenItHasOne) {
+    Site site;
+    site.altitudeM = 2000;
+    EXPECT_NEAR(boilingPointAt(site).celsius(), 93.315, 1e-3); // IF97 on the ICAO atmosphere
+    site.measuredPressurePa = 101325;
+    EXPECT_NEAR(boilingPointAt(site).celsius(), 99.974, 1e-3);
+}
+
+} // namespace

@@ -1,0 +1,44 @@
+#include "kitchen/typical.h"
+
+#include <gtest/gtest.h>
+
+namespace {
+
+using namespace dynamet::kitchen;
+
+TEST(Setting, TextGoesBothWaysForEveryKind) {
+    for (const ApplianceKind kind : allKinds()) {
+        const auto appliance = typicalAppliance(kind);
+        ASSERT_TRUE(appliance.has_value()) << word(kind);
+        const auto settings = possibleSettings(appliance->controls);
+        ASSERT_FALSE(settings.empty()) << word(kind);
+        for (const Setting& setting : settings) {
+            const std::string text = settingText(appliance->controls, setting);
+            const auto back = parseSetting(appliance->controls, text);
+            ASSERT_TRUE(back.has_value()) << text << ": " << back.error().message;
+            EXPECT_EQ(*back, setting) << text;
+        }
+    }
+}
+
+TEST(Setting, HasTheCanonicalForms) {
+    const auto grill = typicalAppliance(ApplianceKind::gasGrill);
+    EXPECT_TRUE(parseSetting(grill->controls, "burners=high/off/low;lid=closed").has_value());
+    const auto oven = typicalAppliance(ApplianceKind::stillOven);
+    EXPECT_EQ(settingText(oven->controls, *parseSetting(oven->controls, "oven=180C")), "oven=180C");
+    const auto iron = typicalAppliance(ApplianceKind::ironOven);
+    EXPECT_EQ(settingText(iron->controls, *parseSetting(iron->controls, "coals=8+16")), "coals=8+16");
+}
+
+TEST(Setting, RefusesWhatIsNotOnTheDialAndSaysWhatIs) {
+    const auto oven = typicalAppliance(ApplianceKind::stillOven);
+    const auto tooHot = parseSetting(oven->controls, "oven=400C");
+    ASSERT_FALSE(tooHot.has_value());
+    EXPECT_NE(tooHot.error().message.find("80 to 250"), std::string::npos) << tooHot.error().message;
+    EXPECT_FALSE(parseSetting(oven->controls, "dial=180C").has_value());
+    const auto grill = typicalAppliance(ApplianceKind::gasGrill);
+    EXPECT_FALSE(parseSetting(grill->controls, "burners=high/off;lid=closed").has_value());
+    EXPECT_FALSE(parseSetting(grill->controls, "burners=high/off/blazing;lid=closed").has_value());
+}
+
+} // namespace

@@ -1,0 +1,101 @@
+#include "numeric/least_squares.h"
+#include "numeric/random.h"
+#include "numeric/statistics.h"
+#include "trace/packing.h"
+#include "trace/settled.h"
+
+#include <array>
+#include <cmath>
+#include <gtest/gtest.h>
+
+namespace {
+
+using namespace dynamet;
+
+// Student's t, two-sided 95 % (JCGM 100, table G.2).
+TEST(Coverage, FactorsAreThoseOfTheGum) {
+    EXPECT_NEAR(coverageFactor95(1), 12.71, 0.01);
+    EXPECT_NEAR(coverageFactor95(7), 2.36, 0.01);
+    EXPECT_NEAR(coverageFactor95(10), 2.23, 0.01);
+    EXPECT_NEAR(coverageFactor95(1e9), 1.96, 0.001);
+}
+
+// JCGM 100, H.1 (end gauge): u = 32 nm with ν = 16 from 25 (18), 9.7 (25.6), 2.9 (50), 16.6 (2).
+TEST(WelchSatterthwaite, FollowsTheGumsExample) {
+    const std::array<UncertaintyPart, 4> parts{{{25, 18}, {9.7, 25.6}, {2.9, 50}, {16.6, 2}}};
+    const UncertaintyPart all = combine(parts);
+    EXPECT_NEAR(all.u, 32, 0.5);
+    EXPECT_NEAR(all.dof, 17, 1.5);
+}
+
+// NIST StRD "Misra1a" (nonlinear regression, lower difficulty): certified b1 238.94212918, b2
+// 5.5015643181e-4 and their standard deviations.
+TEST(LeastSquares, FitsNistMisra1a) {
+    const std::vector<double> x{77.6, 114.9, 141.1, 190.8, 239.9, 289.0, 332.8, 378.4, 434.8, 477.3, 536.8, 593.1, 689.1, 760.0};
+    const std::vector<double> y{10.07, 14.73, 17.94, 23.93, 29.61, 35.18, 40.02, 44.82, 50.76, 55.05, 61.01, 66.40, 75.47, 81.78};
+    const std::array<FitParameter, 2> p{{{"b1", 500, 1, 5000}, {"b2", 1e-4, 1e-6, 1e-1}}};
+    const auto fit = fitLeastSquares(p, x.size(), [&](std::span<const double> b, std::span<double> r) {
+        for (std::size_t i = 0; i < x.size(); ++i)
+            r[i] = y[i] - b[0] * (1 - std::exp(-b[1] * x[i]));
+        return true;
+    });
+    ASSERT_TRUE(fit.has_value());
+    EXPECT_NEAR(fit->parameters[0], 238.94212918, 1e-3);
+    EXPECT_NEAR(fit->parameters[1], 5.5015643181e-4, 1e-8);
+    const double s2 = fit->sumOfSquares / 12;
+    EXPECT_NEAR(std::sqrt(s2 * fit->cov(0, 0)), 2.7070075241, 5e-3);
+    EXPECT_NEAR(std::sqrt(s2 * fit->cov(1, 1)), 7.2668688436e-6, 2e-8);
+}
+
+TEST(LeastSquares, SaysWhenTheDataDoNotFixAParameter) {
+    const std::array<FitParameter, 2> p{{{"a", 1, -10, 10}, {"b", 1, -10, 10}}};
+    const auto fit = fitLeastSquares(p, 5, [](std::span<const double> b, std::span<double> r) {
+        for (std::size_t i = 0; i < 5; ++i)
+            r[i] = b[0] + b[1] - 3 + 0.1 * static_cast<double>(i);
+        return true;
+    });
+    ASSERT_FALSE(fit.has_value());
+    EXPECT_EQ(fit.error().code, Errc::notConverged);
+}
+
+TEST(Random, IsTheSameEverywhereAndNormal) {
+    Random random(42);
+    EXPECT_EQ(random.next(), 13679457532755275413ULL); // SplitMix64, seed 42, published sequence
+    double sum = 0, squares = 0;
+    for (int i = 0; i < 20000; ++i) {
+        const double z = random.normal();
+        sum += z;
+        squares += z * z;
+    }
+    EXPECT_NEAR(sum / 20000, 0, 0.03);
+    EXPECT_NEAR(squares / 20000, 1, 0.03);
+}
+
+Series ramp(double tauS, double swing, double periodS, double seconds) {
+    Series s;
+    for (double t = 0; t <= seconds; t += 5) {
+        s.timeS.push_back(t);
+        s.value.push_back(450 - 150 * std::exp(-t / tauS) + swing * std::sin(2 * M_PI * t / periodS));
+    }
+    return s;
+}
+
+TEST(Settled, WaitsForTheCycleMeanNotForTheCycles) {
+    const auto settled = findSettled(ramp(400, 8, 420, 4800), {});
+    ASSERT_TRUE(settled.has_value());
+    EXPECT_NEAR(settled->cycling.periodS, 420, 25);
+    EXPECT_NEAR(settled->cycling.halfSwing, 8, 0.8);
+    EXPECT_GT(settled->atS, 1500);
+    EXPECT_LT(settled->atS, 3300);
+    EXPECT_FALSE(findSettled(ramp(4000, 8, 420, 3600), {}).has_value()) << "still climbing 2 K a minute";
+}
+
+TEST(Packing, GoesBothWaysAndIsCutSafe) {
+    std::vector<std::int64_t> values{0, 5, -3, 1000000, kMissingReading, 7, 7, 8};
+    const std::string packed = packIntegers(values);
+    EXPECT_EQ(*unpackIntegers(packed, values.size()), values);
+    for (std::size_t n = 0; n < packed.size(); ++n)
+        EXPECT_FALSE(unpackIntegers(packed.substr(0, n), values.size()).has_value()) << n;
+}
+
+} // namespace
