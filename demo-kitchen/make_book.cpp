@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 // Builds the demo book: kitchen.json and the generated logs go through the program's own reading,
 // reductions and book; no result is written by hand.
 #include "book/kitchen_store.h"
@@ -32,8 +35,11 @@ book::When on(const std::string& day, int hour) {
     int y = 0;
     unsigned m = 0, d = 0;
     std::sscanf(day.c_str(), "%d-%u-%u", &y, &m, &d);
-    const auto date = std::chrono::sys_days(std::chrono::year(y) / std::chrono::month(m) / std::chrono::day(d));
-    return {std::chrono::duration_cast<std::chrono::milliseconds>(date.time_since_epoch()).count() + hour * 3600000LL, 0};
+    const auto date =
+        std::chrono::sys_days(std::chrono::year(y) / std::chrono::month(m) / std::chrono::day(d));
+    return {std::chrono::duration_cast<std::chrono::milliseconds>(date.time_since_epoch()).count() +
+                hour * 3600000LL,
+            0};
 }
 
 void addPlacesAndThings(book::Book& book, const json& kitchen, const book::When& when) {
@@ -50,7 +56,8 @@ void addPlacesAndThings(book::Book& book, const json& kitchen, const book::When&
         kitchen::Instrument i;
         i.id = row.at("id").get<std::string>();
         i.name = row.at("name").get<std::string>();
-        i.kind = row.at("kind") == "scale" ? kitchen::InstrumentKind::scale : kitchen::InstrumentKind::probe;
+        i.kind = row.at("kind") == "scale" ? kitchen::InstrumentKind::scale
+                                           : kitchen::InstrumentKind::probe;
         i.accuracy = row.at("accuracy_K").get<double>();
         i.resolution = row.at("resolution").get<double>();
         if (row.contains("high_limit_C"))
@@ -70,8 +77,9 @@ void addPlacesAndThings(book::Book& book, const json& kitchen, const book::When&
         need(addVessel(book, v, when), "vessel");
     }
     for (const json& row : kitchen.at("appliances")) {
-        kitchen::Appliance a =
-            need(kitchen::typicalAppliance(*kitchen::applianceKind(row.at("kind").get<std::string>())), "kind");
+        kitchen::Appliance a = need(
+            kitchen::typicalAppliance(*kitchen::applianceKind(row.at("kind").get<std::string>())),
+            "kind");
         a.id = row.at("id").get<std::string>();
         a.name = row.at("name").get<std::string>();
         a.siteId = row.at("site").get<std::string>();
@@ -102,7 +110,8 @@ void readLog(const std::string& path, bool plate, book::TestRecord& test) {
     }
     for (const auto& channel : log.channels)
         test.channels.push_back({roleOf(test.protocol, channel.name, plate), channel.name,
-                                 unitSign(channel.unit), "", log.timeS, channel.asRecorded, channel.resolution});
+                                 unitSign(channel.unit), "", log.timeS, channel.asRecorded,
+                                 channel.resolution});
     test.fileName = std::filesystem::path(path).filename().string();
     test.fileSha256 = formats::sha256(text);
     test.dialectJson = formats::dialectJson(dialect);
@@ -133,7 +142,8 @@ void addTests(book::Book& book, const json& kitchen, const std::string& folder) 
         test.setting = row.at("setting").get<std::string>();
         const json& truth = row.at("truth");
         const bool water = test.protocol == "water-heat-up";
-        test.zone = row.value("zone", water ? "pan" : (test.applianceId == "basket" ? "basket" : "middle"));
+        test.zone =
+            row.value("zone", water ? "pan" : (test.applianceId == "basket" ? "basket" : "middle"));
         test.vesselId = water ? "steel-pan" : "";
         test.siteId = "saltmarsh";
         test.operatorName = row.at("by").get<std::string>();
@@ -141,9 +151,11 @@ void addTests(book::Book& book, const json& kitchen, const std::string& folder) 
         test.lidOn = true;
         test.started = on(row.at("day").get<std::string>(), 9 + number % 8);
         if (water)
-            test.values = {{"water_kg", 1.5}, {"pot_kg", 1.9}, {"ambient_C", 21}, {"altitude_m", 6}};
+            test.values = {
+                {"water_kg", 1.5}, {"pot_kg", 1.9}, {"ambient_C", 21}, {"altitude_m", 6}};
         if (test.protocol == "preheat")
-            test.values = {{"set_C", std::stod(test.setting.substr(test.setting.find('=') + 1))}, {"limit_C", 350}};
+            test.values = {{"set_C", std::stod(test.setting.substr(test.setting.find('=') + 1))},
+                           {"limit_C", 350}};
         if (test.protocol == "block")
             test.values = {{"mass_kg", 0.0462}, {"area_m2", 0.0065}, {"emissivity", 0.95}};
         if (test.protocol == "zone-sweep")
@@ -151,9 +163,10 @@ void addTests(book::Book& book, const json& kitchen, const std::string& folder) 
         test.typed = typedFor(test);
         readLog(folder + name, truth.value("plate", false), test);
         need(addTest(book, test, test.started), test.setting);
-        const auto reduction = need(rating::reduce(inputOf(test)), test.applianceId + " " + test.setting);
-        std::printf("%-13s %-14s %-34s %s\n", test.applianceId.c_str(), test.protocol.c_str(), test.setting.c_str(),
-                    reduction.sentence.c_str());
+        const auto reduction =
+            need(rating::reduce(inputOf(test)), test.applianceId + " " + test.setting);
+        std::printf("%-13s %-14s %-34s %s\n", test.applianceId.c_str(), test.protocol.c_str(),
+                    test.setting.c_str(), reduction.sentence.c_str());
         need(saveReduction(book, test.id, reduction, test.values, "", test.started), test.setting);
     }
 }
@@ -174,8 +187,10 @@ void addRecipes(book::Book& book, const json& kitchen, const book::When& when) {
         r.piece.thicknessM = row.at("thickness_mm").get<double>() / 1000;
         r.piece.startK = row.at("start_C").get<double>() + kZeroCelsiusK;
         const auto k = [](const json& c) { return c.get<double>() + kZeroCelsiusK; };
-        r.goal = {k(row.at("core_C")), row.at("read_at") == "pull" ? food::ReadAt::pull : food::ReadAt::peak,
-                  k(row.at("band_C").at(0)), k(row.at("band_C").at(1)), row.at("goal").get<std::string>()};
+        r.goal = {k(row.at("core_C")),
+                  row.at("read_at") == "pull" ? food::ReadAt::pull : food::ReadAt::peak,
+                  k(row.at("band_C").at(0)), k(row.at("band_C").at(1)),
+                  row.at("goal").get<std::string>()};
         need(addRecipe(book, r, when), r.name);
     }
 }

@@ -1,5 +1,8 @@
-// Writes the demo kitchen's logs: reads demo-kitchen/kitchen.json, runs the generator on the stated truth of
-// every test and leaves one CSV a test, in the ways that loggers really write.
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// Writes the demo kitchen's logs: reads demo-kitchen/kitchen.json, runs the generator on the stated
+// truth of every test and leaves one CSV a test, in the ways that loggers really write.
 #include "generator/bodies.h"
 
 #include <cmath>
@@ -56,8 +59,9 @@ void writePreheat(const json& test, const std::string& path, std::uint64_t seed)
         cavity.airJ_K = 9000;
         cavity.metalToAirW_K = 90;
     }
-    const auto run = generator::preheat(cavity, dialOf(test.at("setting").get<std::string>()), plate ? 4200 : 3900, 5,
-                                        {plate ? 8.0 : 70.0, 0.4, 1, 0.15, 0.1}, seed);
+    const auto run =
+        generator::preheat(cavity, dialOf(test.at("setting").get<std::string>()),
+                           plate ? 4200 : 3900, 5, {plate ? 8.0 : 70.0, 0.4, 1, 0.15, 0.1}, seed);
     std::ofstream out(path);
     out << "Time;Probe B (°C)\n";
     for (std::size_t i = 0; i < run.air.seconds.size(); ++i)
@@ -72,15 +76,15 @@ void writeBlock(const json& test, const std::string& path, std::uint64_t seed) {
     block.wallsAboveAirC = truth.at("walls_C").get<double>();
     block.emissivity = 0.94;
     block.cJ_kgK = 896;
-    const auto run =
-        generator::blockInCavity(cavityOf(truth), dialOf(test.at("setting").get<std::string>()), block, 1500, 2,
-                                 {2, -0.3, 1, 0.12, 0.1}, {90, 0.6, 1, 0.15, 0.1}, seed);
+    const auto run = generator::blockInCavity(
+        cavityOf(truth), dialOf(test.at("setting").get<std::string>()), block, 1500, 2,
+        {2, -0.3, 1, 0.12, 0.1}, {90, 0.6, 1, 0.15, 0.1}, seed);
     std::ofstream out(path);
     out << "# two-channel logger, block and air\nelapsed_s,Block (F),Air (F)\n";
     for (std::size_t i = 0; i < run.block.seconds.size(); ++i) {
         char line[96];
-        std::snprintf(line, sizeof line, "%.0f,%.1f,%.1f\n", run.block.seconds[i], run.block.celsius[i] * 1.8 + 32,
-                      run.air.celsius[i] * 1.8 + 32);
+        std::snprintf(line, sizeof line, "%.0f,%.1f,%.1f\n", run.block.seconds[i],
+                      run.block.celsius[i] * 1.8 + 32, run.air.celsius[i] * 1.8 + 32);
         out << line;
     }
 }
@@ -98,8 +102,8 @@ void writeWater(const json& test, const std::string& path, std::uint64_t seed) {
     for (std::size_t i = 0; i < run.water.seconds.size(); ++i) {
         char line[64];
         const std::string day = test.at("day").get<std::string>();
-        std::snprintf(line, sizeof line, "%sT%sZ,%.1f\n", day.c_str(), clockText(run.water.seconds[i]).c_str(),
-                      run.water.celsius[i]);
+        std::snprintf(line, sizeof line, "%sT%sZ,%.1f\n", day.c_str(),
+                      clockText(run.water.seconds[i]).c_str(), run.water.celsius[i]);
         out << line;
     }
 }
@@ -144,7 +148,8 @@ int main(int argc, char** argv) {
             writeZone(test, path, seed);
     }
     // One log that nobody has imported yet: something to do in the five-minute walk.
-    const json spare{{"setting", "oven=180C"}, {"truth", {{"dial_error_C", 10}, {"hysteresis_C", 7}}}};
+    const json spare{{"setting", "oven=180C"},
+                     {"truth", {{"dial_error_C", 10}, {"hysteresis_C", 7}}}};
     writePreheat(spare, argv[2] + std::string("/deck-180-evening.csv"), 77);
     return 0;
 }

@@ -1,5 +1,7 @@
 # Shared by ./demo, ./test and .ci/run: a known environment, and the packages of packages.txt.
 export LC_ALL=C.UTF-8 TZ=UTC
+# Precompiled headers and ccache get on only with these.
+export CCACHE_SLOPPINESS=pch_defines,time_macros,include_file_mtime,include_file_ctime
 root=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 
 say() { printf '%s\n' "$*" >&2; }

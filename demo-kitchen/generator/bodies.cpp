@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "generator/bodies.h"
 
 #include <algorithm>
@@ -46,7 +49,8 @@ struct Running {
         if (bulb < set - c->hysteresisC)
             on = true;
         const double across = c->metalToAirW_K * (metal - air);
-        metal += dt * ((on ? c->heaterW : 0) - across - c->metalToRoomW_K * (metal - c->roomC)) / c->metalJ_K;
+        metal += dt * ((on ? c->heaterW : 0) - across - c->metalToRoomW_K * (metal - c->roomC)) /
+                 c->metalJ_K;
         air += dt * (across - c->airToRoomW_K * (air - c->roomC)) / c->airJ_K;
         bulb += dt * (air - bulb) / c->bulbLagS;
     }
@@ -112,9 +116,9 @@ BlockRun blockInCavity(const Cavity& cavity, double dialC, const Block& block, d
         const double walls = run.air + block.wallsAboveAirC + 273.15;
         for (int part = 0; part < 8; ++part) { // finer, so that Euler's steps do not speed it up
             const double k = skin + 273.15, dt = kTick / 8;
-            const double in =
-                block.areaM2 * (block.airW_m2K * (run.air - skin) +
-                                block.emissivity * kBoltzmann * (std::pow(walls, 4) - std::pow(k, 4)));
+            const double in = block.areaM2 * (block.airW_m2K * (run.air - skin) +
+                                              block.emissivity * kBoltzmann *
+                                                  (std::pow(walls, 4) - std::pow(k, 4)));
             const double across = block.insideW_K * (skin - heart);
             const double half = block.massKg / 2 * (block.cJ_kgK + block.cSlope * (skin - 20));
             skin += dt * (in - across) / half;
@@ -127,8 +131,9 @@ BlockRun blockInCavity(const Cavity& cavity, double dialC, const Block& block, d
     double low = air - 200, high = air + 200;
     for (int i = 0; i < 100; ++i) {
         const double mid = (low + high) / 2;
-        const double net = block.airW_m2K * (air - mid) +
-                           block.emissivity * kBoltzmann * (std::pow(walls, 4) - std::pow(mid + 273.15, 4));
+        const double net =
+            block.airW_m2K * (air - mid) +
+            block.emissivity * kBoltzmann * (std::pow(walls, 4) - std::pow(mid + 273.15, 4));
         (net > 0 ? low : high) = mid;
     }
     out.trueEffectiveC = low;
@@ -137,7 +142,8 @@ BlockRun blockInCavity(const Cavity& cavity, double dialC, const Block& block, d
     return out;
 }
 
-PotRun heatPot(const Pot& pot, double untilC, double everyS, const Sensor& sensor, std::uint64_t seed) {
+PotRun heatPot(const Pot& pot, double untilC, double everyS, const Sensor& sensor,
+               std::uint64_t seed) {
     PotRun out;
     Reader reader(sensor, pot.startC, seed);
     double metal = pot.startC, water = pot.startC, next = 0, mass = pot.waterKg;
@@ -148,14 +154,16 @@ PotRun heatPot(const Pot& pot, double untilC, double everyS, const Sensor& senso
             next += everyS;
         }
         const double power = pot.netW * (1 - std::exp(-t / pot.riseS));
-        // Water's own heat: a parabola through handbook values (4205 at 10, 4178 at 35, 4216 at 100 °C).
+        // Water's own heat: a parabola through handbook values (4205 at 10, 4178 at 35, 4216 at 100
+        // °C).
         const double c = 4178 + 0.0093 * (water - 35) * (water - 35);
         const double across = pot.potToWaterW_K * (metal - water);
         // Vapour pressure by Magnus' formula; loss of an open pot of 24 cm.
         const double vapour = 611.2 * std::exp(17.62 * water / (243.12 + water));
         const double steam = pot.evaporationFactor * 1.3e-8 * std::max(0.0, vapour - 1200);
         metal += kTick * (power - across) / (pot.potKg * pot.potCJ_kgK);
-        water += kTick * (across - pot.toRoomW_K * (water - pot.roomC) - steam * 2.33e6) / (mass * c);
+        water +=
+            kTick * (across - pot.toRoomW_K * (water - pot.roomC) - steam * 2.33e6) / (mass * c);
         mass -= kTick * steam;
         out.evaporatedKg += kTick * steam;
         reader.follow(water, kTick);
@@ -170,9 +178,11 @@ ZoneReadings readZone(const Zone& zone, int spots, const Sensor& sensor, std::ui
     ZoneReadings out;
     for (int i = 0; i < spots; ++i) {
         const double spot = zone.operativeC + zone.patchinessC * normal(random);
-        const double shown = 20 + (spot - 20) * sensor.gain + sensor.biasC + sensor.noiseC * normal(random);
+        const double shown =
+            20 + (spot - 20) * sensor.gain + sensor.biasC + sensor.noiseC * normal(random);
         out.probe.push_back(std::min(zone.limitC, std::round(shown / sensor.stepC) * sensor.stepC));
-        out.dial.push_back(std::round((zone.operativeC + zone.lidAboveC + 3 * normal(random)) / 5) * 5);
+        out.dial.push_back(std::round((zone.operativeC + zone.lidAboveC + 3 * normal(random)) / 5) *
+                           5);
     }
     return out;
 }

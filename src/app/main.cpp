@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/look/palette.h"
 #include "app/shell/main_window.h"
 #include "app/shell/screenshot.h"
@@ -57,14 +60,21 @@ int main(int argc, char** argv) {
     QApplication::setApplicationName(QStringLiteral("dynamet"));
     QApplication::setApplicationVersion(QStringLiteral("0.1.0"));
     QCommandLineParser parser;
-    parser.setApplicationDescription(QStringLiteral("Measures the heat of kitchen appliances and carries recipes between them"));
+    parser.setApplicationDescription(
+        QStringLiteral("Measures the heat of kitchen appliances and carries recipes between them"));
     parser.addHelpOption();
     parser.addVersionOption();
     parser.addPositionalArgument(QStringLiteral("book"), QStringLiteral("kitchen book to open"));
-    const QCommandLineOption demo(QStringLiteral("demo-book"), QStringLiteral("The demo kitchen offered at the first start."), QStringLiteral("file"));
-    const QCommandLineOption shot(QStringLiteral("screenshot"), QStringLiteral("Write a picture and end."), QStringLiteral("file"));
-    const QCommandLineOption view(QStringLiteral("view"), QStringLiteral("Which view to picture."), QStringLiteral("name"), QStringLiteral("rate"));
-    const QCommandLineOption views(QStringLiteral("list-views"), QStringLiteral("Print the names of the views."));
+    const QCommandLineOption demo(QStringLiteral("demo-book"),
+                                  QStringLiteral("The demo kitchen offered at the first start."),
+                                  QStringLiteral("file"));
+    const QCommandLineOption shot(QStringLiteral("screenshot"),
+                                  QStringLiteral("Write a picture and end."),
+                                  QStringLiteral("file"));
+    const QCommandLineOption view(QStringLiteral("view"), QStringLiteral("Which view to picture."),
+                                  QStringLiteral("name"), QStringLiteral("rate"));
+    const QCommandLineOption views(QStringLiteral("list-views"),
+                                   QStringLiteral("Print the names of the views."));
     parser.addOptions({demo, shot, view, views});
     parser.process(application);
     app::look::applyLook();

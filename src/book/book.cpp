@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "book/book.h"
 
 #include <array>
@@ -42,8 +45,10 @@ Result<bool> looksLikeABook(const std::string& path) {
     for (int i = 0; i < 4; ++i)
         id = id << 8 | static_cast<unsigned char>(head[static_cast<std::size_t>(68 + i)]);
     if (!sqlite || static_cast<std::int32_t>(id) != kApplicationId)
-        return fail(Errc::corruptData,
-                    fmt::format("{} is no kitchen book, or its beginning is damaged; it was left as it is", path));
+        return fail(
+            Errc::corruptData,
+            fmt::format("{} is no kitchen book, or its beginning is damaged; it was left as it is",
+                        path));
     return true;
 }
 
@@ -93,24 +98,36 @@ Book::~Book() {
 
 std::string Book::accessWords() const {
     switch (access_) {
-    case Access::readWrite: return "";
-    case Access::elsewhere: return "This book is open elsewhere: here it can only be read";
-    case Access::newer: return "This book was written by a newer Dynamet: here it can only be read";
-    case Access::readOnlyFile: return "This file may not be written: the book can only be read";
+    case Access::readWrite:
+        return "";
+    case Access::elsewhere:
+        return "This book is open elsewhere: here it can only be read";
+    case Access::newer:
+        return "This book was written by a newer Dynamet: here it can only be read";
+    case Access::readOnlyFile:
+        return "This file may not be written: the book can only be read";
     }
     return "";
 }
 
 Error translated(const SQLite::Exception& exception) {
     switch (exception.getErrorCode()) {
-    case SQLITE_FULL: return {Errc::io, "the disk is full; nothing was changed, what was saved before is safe", 0};
-    case SQLITE_READONLY: return {Errc::readOnly, "the book may not be written; nothing was changed", 0};
+    case SQLITE_FULL:
+        return {Errc::io, "the disk is full; nothing was changed, what was saved before is safe",
+                0};
+    case SQLITE_READONLY:
+        return {Errc::readOnly, "the book may not be written; nothing was changed", 0};
     case SQLITE_CORRUPT:
     case SQLITE_NOTADB:
-        return {Errc::corruptData, "the book is damaged; it was left as it is. Open its newest copy (.bak) or "
-                                   "run \"dynamet-cli book check\"", 0};
-    case SQLITE_BUSY: return {Errc::io, "the book is busy; nothing was changed, try again", 0};
-    default: return {Errc::io, fmt::format("the book said: {}; nothing was changed", exception.what()), 0};
+        return {Errc::corruptData,
+                "the book is damaged; it was left as it is. Open its newest copy (.bak) or "
+                "run \"dynamet-cli book check\"",
+                0};
+    case SQLITE_BUSY:
+        return {Errc::io, "the book is busy; nothing was changed, try again", 0};
+    default:
+        return {Errc::io, fmt::format("the book said: {}; nothing was changed", exception.what()),
+                0};
     }
 }
 
@@ -124,16 +141,18 @@ Result<Book> Book::open(const std::string& path) {
     else if ((lock = takeLock(path)) < 0)
         access = lock == -1 ? Access::elsewhere : Access::readOnlyFile;
     try {
-        const int mode = access == Access::readWrite ? SQLite::OPEN_READWRITE : SQLite::OPEN_READONLY;
+        const int mode =
+            access == Access::readWrite ? SQLite::OPEN_READWRITE : SQLite::OPEN_READONLY;
         auto database = std::make_unique<SQLite::Database>(path, mode);
         const int version = database->execAndGet("PRAGMA user_version").getInt();
         if (version > kSchemaVersion) {
             if (minimumReader(*database) > kSchemaVersion) {
                 if (lock >= 0)
                     ::close(lock);
-                return fail(Errc::unsupported, fmt::format("{} needs a newer Dynamet (format {}); it was left "
-                                                           "as it is",
-                                                           path, version));
+                return fail(Errc::unsupported,
+                            fmt::format("{} needs a newer Dynamet (format {}); it was left "
+                                        "as it is",
+                                        path, version));
             }
             access = Access::newer;
             database = std::make_unique<SQLite::Database>(path, SQLite::OPEN_READONLY);
@@ -163,8 +182,9 @@ Result<Book> Book::create(const std::string& path, const When& when) {
             setUp(database, true);
             migrate(database, 0);
             SQLite::Statement info(database, "INSERT INTO book_info VALUES (?, ?)");
-            for (const auto& [key, value] :
-                 {std::pair<std::string, std::string>{"min_reader", "1"}, {"created_at_ms", std::to_string(when.utcMs)}, {"id", newId()}}) {
+            for (const auto& [key, value] : {std::pair<std::string, std::string>{"min_reader", "1"},
+                                             {"created_at_ms", std::to_string(when.utcMs)},
+                                             {"id", newId()}}) {
                 info.bind(1, key);
                 info.bind(2, value);
                 info.exec();
@@ -184,8 +204,8 @@ std::string newId() {
         word = device();
     words[1] = (words[1] & 0xffff0fffU) | 0x4000U;
     words[2] = (words[2] & 0x3fffffffU) | 0x80000000U;
-    return fmt::format("{:08x}-{:04x}-{:04x}-{:04x}-{:04x}{:08x}", words[0], words[1] >> 16, words[1] & 0xffff,
-                       words[2] >> 16, words[2] & 0xffff, words[3]);
+    return fmt::format("{:08x}-{:04x}-{:04x}-{:04x}-{:04x}{:08x}", words[0], words[1] >> 16,
+                       words[1] & 0xffff, words[2] >> 16, words[2] & 0xffff, words[3]);
 }
 
 Result<std::string> checkBook(Book& book) {
@@ -196,8 +216,8 @@ Result<std::string> checkBook(Book& book) {
             found += (found.empty() ? "" : "; ") + integrity.getColumn(0).getString();
         SQLite::Statement keys(db, "PRAGMA foreign_key_check");
         while (keys.executeStep())
-            found += fmt::format("; a row of {} points to a missing {}", keys.getColumn(0).getString(),
-                                 keys.getColumn(2).getString());
+            found += fmt::format("; a row of {} points to a missing {}",
+                                 keys.getColumn(0).getString(), keys.getColumn(2).getString());
         return found;
     });
 }

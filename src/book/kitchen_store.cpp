@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "book/kitchen_store.h"
 
 #include "book/rated_numbers.h"
@@ -76,9 +79,11 @@ void addControls(Database& db, const kitchen::Appliance& a) {
 
 std::vector<kitchen::Site> loadSites(Database& db) {
     std::vector<kitchen::Site> out;
-    Statement s(db, "SELECT id,name,altitude_m,ambient_k,relative_humidity,wind_m_s,measured_pressure_pa,"
-                    "gas_heating_value_j_m3,gas_pressure_pa,mains_voltage_v FROM site WHERE withdrawn_at_ms IS NULL "
-                    "ORDER BY created_at_ms, rowid");
+    Statement s(
+        db, "SELECT id,name,altitude_m,ambient_k,relative_humidity,wind_m_s,measured_pressure_pa,"
+            "gas_heating_value_j_m3,gas_pressure_pa,mains_voltage_v FROM site WHERE "
+            "withdrawn_at_ms IS NULL "
+            "ORDER BY created_at_ms, rowid");
     while (s.executeStep()) {
         kitchen::Site site;
         site.id = s.getColumn(0).getString();
@@ -98,11 +103,15 @@ std::vector<kitchen::Site> loadSites(Database& db) {
 
 std::vector<kitchen::Instrument> loadInstruments(Database& db) {
     std::vector<kitchen::Instrument> out;
-    Statement s(db, "SELECT id,name,kind,accuracy,resolution,low_limit,high_limit,damage_limit,diameter_m,"
-                    "response_in_air_s,response_in_food_s,emissivity_set,band_low_um,band_high_um,spot_ratio "
-                    "FROM instrument WHERE withdrawn_at_ms IS NULL ORDER BY created_at_ms, rowid");
-    Statement c(db, "SELECT id,valid_from_ms,offset_si,gain,u_si FROM calibration WHERE instrument_id=? AND "
-                    "withdrawn_at_ms IS NULL ORDER BY valid_from_ms");
+    Statement s(
+        db,
+        "SELECT id,name,kind,accuracy,resolution,low_limit,high_limit,damage_limit,diameter_m,"
+        "response_in_air_s,response_in_food_s,emissivity_set,band_low_um,band_high_um,spot_ratio "
+        "FROM instrument WHERE withdrawn_at_ms IS NULL ORDER BY created_at_ms, rowid");
+    Statement c(
+        db,
+        "SELECT id,valid_from_ms,offset_si,gain,u_si FROM calibration WHERE instrument_id=? AND "
+        "withdrawn_at_ms IS NULL ORDER BY valid_from_ms");
     while (s.executeStep()) {
         kitchen::Instrument i;
         i.id = s.getColumn(0).getString();
@@ -133,20 +142,24 @@ std::vector<kitchen::Instrument> loadInstruments(Database& db) {
 
 std::vector<kitchen::Vessel> loadVessels(Database& db) {
     std::vector<kitchen::Vessel> out;
-    Statement s(db, "SELECT id,name,kind,material,mass_kg,specific_heat_j_kgk,base_diameter_m,base_thickness_m,"
-                    "emissivity,highest_temperature_k FROM vessel WHERE withdrawn_at_ms IS NULL ORDER BY "
-                    "created_at_ms, rowid");
+    Statement s(
+        db,
+        "SELECT id,name,kind,material,mass_kg,specific_heat_j_kgk,base_diameter_m,base_thickness_m,"
+        "emissivity,highest_temperature_k FROM vessel WHERE withdrawn_at_ms IS NULL ORDER BY "
+        "created_at_ms, rowid");
     while (s.executeStep())
         out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(),
-                       kindOf<kitchen::VesselKind>(s.getColumn(2).getString(), 7), s.getColumn(3).getString(),
-                       s.getColumn(4).getDouble(), s.getColumn(5).getDouble(), s.getColumn(6).getDouble(),
+                       kindOf<kitchen::VesselKind>(s.getColumn(2).getString(), 7),
+                       s.getColumn(3).getString(), s.getColumn(4).getDouble(),
+                       s.getColumn(5).getDouble(), s.getColumn(6).getDouble(),
                        s.getColumn(7).getDouble(), s.getColumn(8).getDouble(), optionalAt(s, 9)});
     return out;
 }
 
 std::vector<kitchen::Insert> loadInserts(Database& db) {
     std::vector<kitchen::Insert> out;
-    Statement s(db, "SELECT id,name,kind FROM insert_part WHERE withdrawn_at_ms IS NULL ORDER BY created_at_ms, rowid");
+    Statement s(db, "SELECT id,name,kind FROM insert_part WHERE withdrawn_at_ms IS NULL ORDER BY "
+                    "created_at_ms, rowid");
     while (s.executeStep())
         out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(),
                        kindOf<kitchen::InsertKind>(s.getColumn(2).getString(), 6)});
@@ -154,21 +167,24 @@ std::vector<kitchen::Insert> loadInserts(Database& db) {
 }
 
 void loadControls(Database& db, kitchen::Appliance& a) {
-    Statement c(db, "SELECT key,kind,low,high,step,dial_unit,labels_json,burners_json FROM control WHERE "
-                    "appliance_id=? ORDER BY position");
+    Statement c(
+        db, "SELECT key,kind,low,high,step,dial_unit,labels_json,burners_json FROM control WHERE "
+            "appliance_id=? ORDER BY position");
     c.bind(1, a.id);
     while (c.executeStep()) {
         kitchen::Control control;
         control.key = c.getColumn(0).getString();
-        control.kind = kitchen::controlKind(c.getColumn(1).getString()).value_or(kitchen::ControlKind::mark);
+        control.kind =
+            kitchen::controlKind(c.getColumn(1).getString()).value_or(kitchen::ControlKind::mark);
         control.low = c.getColumn(2).getDouble();
         control.high = c.getColumn(3).getDouble();
         control.step = c.getColumn(4).getDouble();
         control.unit = c.getColumn(5).getString();
         for (const json& label : json::parse(c.getColumn(6).getString()))
             control.labels.push_back({label.at(0).get<std::string>(),
-                                      label.at(1).is_null() ? std::nullopt
-                                                            : std::optional<double>(label.at(1).get<double>())});
+                                      label.at(1).is_null()
+                                          ? std::nullopt
+                                          : std::optional<double>(label.at(1).get<double>())});
         control.burners = json::parse(c.getColumn(7).getString()).get<std::vector<std::string>>();
         a.controls.push_back(control);
     }
@@ -180,8 +196,11 @@ void loadControls(Database& db, kitchen::Appliance& a) {
 
 std::vector<kitchen::Appliance> loadAppliances(Database& db) {
     std::vector<kitchen::Appliance> out;
-    Statement s(db, "SELECT id,name,kind,site_id,rated_input_w,capacity_m2,standard_vessel_id,asset_number,notes,"
-                    "settling_time_s FROM appliance WHERE withdrawn_at_ms IS NULL ORDER BY position, created_at_ms, rowid");
+    Statement s(
+        db, "SELECT "
+            "id,name,kind,site_id,rated_input_w,capacity_m2,standard_vessel_id,asset_number,notes,"
+            "settling_time_s FROM appliance WHERE withdrawn_at_ms IS NULL ORDER BY position, "
+            "created_at_ms, rowid");
     while (s.executeStep()) {
         kitchen::Appliance a;
         a.id = s.getColumn(0).getString();
@@ -288,7 +307,8 @@ Result<bool> addInsert(Book& book, const kitchen::Insert& insert, const When& wh
 
 Result<bool> addAppliance(Book& book, const kitchen::Appliance& a, const When& when) {
     return inTransaction(book, [&](Database& db) {
-        Statement s(db, "INSERT INTO appliance VALUES (?,?,?,?,?,?,?,?,?,?,(SELECT COUNT(*) FROM appliance),?,NULL)");
+        Statement s(db, "INSERT INTO appliance VALUES (?,?,?,?,?,?,?,?,?,?,(SELECT COUNT(*) FROM "
+                        "appliance),?,NULL)");
         s.bind(1, a.id);
         s.bind(2, a.name);
         s.bind(3, word(a.kind));

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "book/book.h"
@@ -7,6 +10,7 @@ namespace dynamet::book {
 
 /// The field numbers of an appliance's saved ratings that stand (not withdrawn, not superseded),
 /// oldest first. Settings that no longer fit the controls are left out. Throws SQLite::Exception.
-std::vector<kitchen::RatedNumber> loadRatedNumbers(SQLite::Database& db, const kitchen::Appliance& appliance);
+std::vector<kitchen::RatedNumber> loadRatedNumbers(SQLite::Database& db,
+                                                   const kitchen::Appliance& appliance);
 
 } // namespace dynamet::book

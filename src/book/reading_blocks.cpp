@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "book/reading_blocks.h"
 
 #include "trace/packing.h"
@@ -19,10 +22,12 @@ std::string asBytes(std::span<const double> values) {
 
 } // namespace
 
-void writeReadings(SQLite::Database& db, std::int64_t channelId, const RecordedChannel& channel, double scale) {
+void writeReadings(SQLite::Database& db, std::int64_t channelId, const RecordedChannel& channel,
+                   double scale) {
     SQLite::Statement s(db, "INSERT INTO reading_block VALUES (?,?,?,?,?,?)");
     std::vector<std::int64_t> times, readings;
-    for (std::size_t from = 0, position = 0; from < channel.timeS.size(); from += kBlock, ++position) {
+    for (std::size_t from = 0, position = 0; from < channel.timeS.size();
+         from += kBlock, ++position) {
         const std::size_t count = std::min(kBlock, channel.timeS.size() - from);
         const std::span<const double> values(channel.asRecorded.data() + from, count);
         times.clear();
@@ -42,9 +47,11 @@ void writeReadings(SQLite::Database& db, std::int64_t channelId, const RecordedC
     }
 }
 
-void readReadings(SQLite::Database& db, std::int64_t channelId, double scale, RecordedChannel& out) {
-    SQLite::Statement s(db, "SELECT reading_count,coding,times_ms,readings FROM reading_block WHERE channel_id=? "
-                            "ORDER BY position");
+void readReadings(SQLite::Database& db, std::int64_t channelId, double scale,
+                  RecordedChannel& out) {
+    SQLite::Statement s(
+        db, "SELECT reading_count,coding,times_ms,readings FROM reading_block WHERE channel_id=? "
+            "ORDER BY position");
     s.bind(1, channelId);
     const auto need = [](auto result) {
         if (!result)
@@ -55,19 +62,22 @@ void readReadings(SQLite::Database& db, std::int64_t channelId, double scale, Re
         const auto count = static_cast<std::size_t>(s.getColumn(0).getInt());
         const auto blob = [&s](int at) {
             const auto c = s.getColumn(at);
-            return std::string_view(static_cast<const char*>(c.getBlob()), static_cast<std::size_t>(c.getBytes()));
+            return std::string_view(static_cast<const char*>(c.getBlob()),
+                                    static_cast<std::size_t>(c.getBytes()));
         };
         for (std::int64_t ms : need(unpackIntegers(blob(2), count)))
             out.timeS.push_back(static_cast<double>(ms) / 1000);
         if (s.getColumn(1).getString() == "float64") {
             std::vector<double> values(count);
-            std::memcpy(values.data(), blob(3).data(), std::min(blob(3).size(), count * sizeof(double)));
+            std::memcpy(values.data(), blob(3).data(),
+                        std::min(blob(3).size(), count * sizeof(double)));
             out.asRecorded.insert(out.asRecorded.end(), values.begin(), values.end());
             continue;
         }
         for (std::int64_t steps : need(unpackIntegers(blob(3), count)))
-            out.asRecorded.push_back(steps == kMissingReading ? std::numeric_limits<double>::quiet_NaN()
-                                                              : static_cast<double>(steps) * scale);
+            out.asRecorded.push_back(steps == kMissingReading
+                                         ? std::numeric_limits<double>::quiet_NaN()
+                                         : static_cast<double>(steps) * scale);
     }
 }
 

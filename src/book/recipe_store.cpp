@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "book/recipe_store.h"
 
 namespace dynamet::book {
@@ -58,8 +61,11 @@ Result<bool> addRecipe(Book& book, const RecipeRecord& r, const When& when) {
 Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen& kitchen) {
     return reading(book, [&](Database& db) {
         std::vector<RecipeRecord> out;
-        Statement s(db, "SELECT id,name,author,text,appliance_id,setting,zone,vessel_id,food_id,form,shape,thickness_m,"
-                        "start_k,core_k,read_at,band_low_k,band_high_k,goal_words FROM recipe WHERE withdrawn_at_ms "
+        Statement s(db, "SELECT "
+                        "id,name,author,text,appliance_id,setting,zone,vessel_id,food_id,form,"
+                        "shape,thickness_m,"
+                        "start_k,core_k,read_at,band_low_k,band_high_k,goal_words FROM recipe "
+                        "WHERE withdrawn_at_ms "
                         "IS NULL ORDER BY position");
         while (s.executeStep()) {
             RecipeRecord r;
@@ -84,16 +90,18 @@ Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen
             r.piece.shape = shapeOf(s.getColumn(10).getString());
             r.piece.thicknessM = s.getColumn(11).getDouble();
             r.piece.startK = s.getColumn(12).getDouble();
-            r.goal = {s.getColumn(13).getDouble(), readAtOf(s.getColumn(14).getString()), s.getColumn(15).getDouble(),
-                      s.getColumn(16).getDouble(), s.getColumn(17).getString()};
+            r.goal = {s.getColumn(13).getDouble(), readAtOf(s.getColumn(14).getString()),
+                      s.getColumn(15).getDouble(), s.getColumn(16).getDouble(),
+                      s.getColumn(17).getString()};
             out.push_back(r);
         }
         return out;
     });
 }
 
-Result<std::string> saveTranslation(Book& book, const std::string& recipeId, const std::string& snapshotJson,
-                                    std::uint64_t seed, const When& when) {
+Result<std::string> saveTranslation(Book& book, const std::string& recipeId,
+                                    const std::string& snapshotJson, std::uint64_t seed,
+                                    const When& when) {
     const std::string id = newId();
     const auto done = inTransaction(book, [&](Database& db) {
         Statement s(db, "INSERT INTO translation VALUES (?,?,?,?,?,?,?,NULL)");
@@ -126,12 +134,13 @@ Result<bool> withdrawTranslation(Book& book, const std::string& id, std::optiona
 Result<std::vector<TranslationLine>> listTranslations(Book& book, const std::string& recipeId) {
     return reading(book, [&](Database& db) {
         std::vector<TranslationLine> out;
-        Statement s(db, "SELECT id,recipe_id,snapshot_json,created_at_ms FROM translation WHERE recipe_id=? AND "
+        Statement s(db, "SELECT id,recipe_id,snapshot_json,created_at_ms FROM translation WHERE "
+                        "recipe_id=? AND "
                         "withdrawn_at_ms IS NULL ORDER BY created_at_ms DESC, rowid DESC");
         s.bind(1, recipeId);
         while (s.executeStep())
-            out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(), s.getColumn(2).getString(),
-                           s.getColumn(3).getInt64()});
+            out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(),
+                           s.getColumn(2).getString(), s.getColumn(3).getInt64()});
         return out;
     });
 }

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "book/book.h"
@@ -21,9 +24,11 @@ Result<bool> addRecipe(Book& book, const RecipeRecord& recipe, const When& when)
 /// Recipes that stand, in their order; those whose appliance or food is gone are left out.
 Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen& kitchen);
 
-/// Keeps a translation: a snapshot of everything it was computed from, and the result. Returns its id.
-Result<std::string> saveTranslation(Book& book, const std::string& recipeId, const std::string& snapshotJson,
-                                    std::uint64_t seed, const When& when);
+/// Keeps a translation: a snapshot of everything it was computed from, and the result. Returns its
+/// id.
+Result<std::string> saveTranslation(Book& book, const std::string& recipeId,
+                                    const std::string& snapshotJson, std::uint64_t seed,
+                                    const When& when);
 Result<bool> withdrawTranslation(Book& book, const std::string& id, std::optional<When> when);
 struct TranslationLine {
     std::string id, recipeId, snapshotJson;

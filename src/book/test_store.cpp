@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "book/test_store.h"
 
 #include "book/reading_blocks.h"
@@ -66,8 +69,9 @@ void insertTest(Database& db, const TestRecord& t, const When& when) {
 
 void insertReadings(Database& db, const TestRecord& t) {
     for (const RecordedChannel& channel : t.channels) {
-        Statement s(db, "INSERT INTO channel(test_id,role,name,instrument_id,unit,scale,offset,resolution,"
-                        "reading_count) VALUES (?,?,?,?,?,?,0,?,?)");
+        Statement s(
+            db, "INSERT INTO channel(test_id,role,name,instrument_id,unit,scale,offset,resolution,"
+                "reading_count) VALUES (?,?,?,?,?,?,0,?,?)");
         const double scale = channel.resolution > 0 ? channel.resolution : 1;
         s.bind(1, t.id);
         s.bind(2, channel.role);
@@ -131,7 +135,8 @@ void insertNumbers(Database& db, const std::string& id, const rating::Reduction&
     }
 }
 
-Result<bool> setWithdrawn(Book& book, const char* table, const std::string& id, std::optional<When> when) {
+Result<bool> setWithdrawn(Book& book, const char* table, const std::string& id,
+                          std::optional<When> when) {
     return inTransaction(book, [&](Database& db) {
         Statement s(db, fmt::format("UPDATE {} SET withdrawn_at_ms=? WHERE id=?", table));
         if (when)
@@ -144,7 +149,8 @@ Result<bool> setWithdrawn(Book& book, const char* table, const std::string& id, 
 }
 
 void loadReadings(Database& db, TestRecord& t) {
-    Statement c(db, "SELECT id,role,name,instrument_id,unit,scale,resolution FROM channel WHERE test_id=? ORDER BY id");
+    Statement c(db, "SELECT id,role,name,instrument_id,unit,scale,resolution FROM channel WHERE "
+                    "test_id=? ORDER BY id");
     c.bind(1, t.id);
     while (c.executeStep()) {
         RecordedChannel channel;
@@ -156,10 +162,12 @@ void loadReadings(Database& db, TestRecord& t) {
         readReadings(db, c.getColumn(0).getInt64(), c.getColumn(5).getDouble(), channel);
         t.channels.push_back(std::move(channel));
     }
-    Statement k(db, "SELECT role,value_k,typed FROM keyed_reading WHERE test_id=? ORDER BY role,position");
+    Statement k(
+        db, "SELECT role,value_k,typed FROM keyed_reading WHERE test_id=? ORDER BY role,position");
     k.bind(1, t.id);
     while (k.executeStep())
-        t.keyed[k.getColumn(0).getString()].push_back({k.getColumn(1).getDouble(), k.getColumn(2).getString()});
+        t.keyed[k.getColumn(0).getString()].push_back(
+            {k.getColumn(1).getDouble(), k.getColumn(2).getString()});
     Statement f(db, "SELECT name,sha256,dialect_json FROM log_file WHERE test_id=?");
     f.bind(1, t.id);
     if (f.executeStep()) {
@@ -170,11 +178,13 @@ void loadReadings(Database& db, TestRecord& t) {
 }
 
 std::optional<double> numberAt(Statement& s, int column) {
-    return s.getColumn(column).isNull() ? std::nullopt : std::optional<double>(s.getColumn(column).getDouble());
+    return s.getColumn(column).isNull() ? std::nullopt
+                                        : std::optional<double>(s.getColumn(column).getDouble());
 }
 
 std::optional<bool> flagAt(Statement& s, int column) {
-    return s.getColumn(column).isNull() ? std::nullopt : std::optional<bool>(s.getColumn(column).getInt() != 0);
+    return s.getColumn(column).isNull() ? std::nullopt
+                                        : std::optional<bool>(s.getColumn(column).getInt() != 0);
 }
 
 } // namespace
@@ -213,8 +223,8 @@ Result<bool> addTest(Book& book, const TestRecord& test, const When& when) {
 }
 
 Result<std::string> saveReduction(Book& book, const std::string& testId, const rating::Reduction& r,
-                                  const std::map<std::string, double>& constants, const std::string& supersedes,
-                                  const When& when) {
+                                  const std::map<std::string, double>& constants,
+                                  const std::string& supersedes, const When& when) {
     const std::string id = newId();
     const auto done = inTransaction(book, [&](Database& db) {
         Statement s(db, "INSERT INTO reduction VALUES (?,?,?,?,NULL,?,?,?,?,?,NULL)");
@@ -242,22 +252,28 @@ Result<bool> withdrawTest(Book& book, const std::string& testId, std::optional<W
     return setWithdrawn(book, "test", testId, when);
 }
 
-Result<bool> withdrawReduction(Book& book, const std::string& reductionId, std::optional<When> when) {
+Result<bool> withdrawReduction(Book& book, const std::string& reductionId,
+                               std::optional<When> when) {
     return setWithdrawn(book, "reduction", reductionId, when);
 }
 
 Result<std::vector<TestLine>> listTests(Book& book, const std::string& applianceId) {
     return reading(book, [&](Database& db) {
         std::vector<TestLine> out;
-        Statement s(db, "SELECT t.id,t.protocol,t.setting,t.zone,t.vessel_id,t.started_at_ms,r.id,r.sentence FROM test t "
-                        "LEFT JOIN reduction r ON r.test_id=t.id AND r.withdrawn_at_ms IS NULL AND NOT EXISTS "
-                        "(SELECT 1 FROM reduction n WHERE n.supersedes=r.id AND n.withdrawn_at_ms IS NULL) "
-                        "WHERE t.appliance_id=? AND t.withdrawn_at_ms IS NULL ORDER BY t.started_at_ms DESC, t.id");
+        Statement s(
+            db,
+            "SELECT t.id,t.protocol,t.setting,t.zone,t.vessel_id,t.started_at_ms,r.id,r.sentence "
+            "FROM test t "
+            "LEFT JOIN reduction r ON r.test_id=t.id AND r.withdrawn_at_ms IS NULL AND NOT EXISTS "
+            "(SELECT 1 FROM reduction n WHERE n.supersedes=r.id AND n.withdrawn_at_ms IS NULL) "
+            "WHERE t.appliance_id=? AND t.withdrawn_at_ms IS NULL ORDER BY t.started_at_ms DESC, "
+            "t.id");
         s.bind(1, applianceId);
         while (s.executeStep())
-            out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(), s.getColumn(2).getString(),
-                           s.getColumn(3).getString(), textAt(s, 4), s.getColumn(5).getInt64(),
-                           s.getColumn(6).isNull(), textAt(s, 7), textAt(s, 6)});
+            out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(),
+                           s.getColumn(2).getString(), s.getColumn(3).getString(), textAt(s, 4),
+                           s.getColumn(5).getInt64(), s.getColumn(6).isNull(), textAt(s, 7),
+                           textAt(s, 6)});
         return out;
     });
 }
@@ -265,9 +281,12 @@ Result<std::vector<TestLine>> listTests(Book& book, const std::string& appliance
 Result<TestRecord> loadTest(Book& book, const std::string& testId) {
     auto loaded = reading(book, [&](Database& db) {
         std::optional<TestRecord> out;
-        Statement s(db, "SELECT appliance_id,protocol,setting,zone,insert_id,vessel_id,site_id,operator,ambient_k,"
-                        "wind_m_s,fuel,lid_on,fan_on,values_json,typed_json,started_at_ms,utc_offset_min FROM test "
-                        "WHERE id=?");
+        Statement s(
+            db, "SELECT "
+                "appliance_id,protocol,setting,zone,insert_id,vessel_id,site_id,operator,ambient_k,"
+                "wind_m_s,fuel,lid_on,fan_on,values_json,typed_json,started_at_ms,utc_offset_min "
+                "FROM test "
+                "WHERE id=?");
         s.bind(1, testId);
         if (!s.executeStep())
             return out;
@@ -287,7 +306,8 @@ Result<TestRecord> loadTest(Book& book, const std::string& testId) {
         t.lidOn = flagAt(s, 11);
         t.fanOn = flagAt(s, 12);
         t.values = json::parse(s.getColumn(13).getString()).get<std::map<std::string, double>>();
-        t.typed = json::parse(s.getColumn(14).getString()).get<std::map<std::string, std::string>>();
+        t.typed =
+            json::parse(s.getColumn(14).getString()).get<std::map<std::string, std::string>>();
         t.started = {s.getColumn(15).getInt64(), s.getColumn(16).getInt()};
         loadReadings(db, t);
         out = std::move(t);
@@ -303,8 +323,10 @@ Result<TestRecord> loadTest(Book& book, const std::string& testId) {
 Result<std::map<std::string, std::int64_t>> newestRatings(Book& book) {
     return reading(book, [](Database& db) {
         std::map<std::string, std::int64_t> out;
-        Statement s(db, "SELECT t.appliance_id, MAX(t.started_at_ms) FROM test t JOIN reduction r ON r.test_id=t.id "
-                        "WHERE t.withdrawn_at_ms IS NULL AND r.withdrawn_at_ms IS NULL GROUP BY t.appliance_id");
+        Statement s(db, "SELECT t.appliance_id, MAX(t.started_at_ms) FROM test t JOIN reduction r "
+                        "ON r.test_id=t.id "
+                        "WHERE t.withdrawn_at_ms IS NULL AND r.withdrawn_at_ms IS NULL GROUP BY "
+                        "t.appliance_id");
         while (s.executeStep())
             out[s.getColumn(0).getString()] = s.getColumn(1).getInt64();
         return out;

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "book/book.h"
@@ -37,8 +40,8 @@ struct TestRecord {
     std::string operatorName, fuel;
     std::optional<double> ambientK, windMPerS;
     std::optional<bool> lidOn, fanOn;
-    std::map<std::string, double> values;      ///< SI, by name
-    std::map<std::string, std::string> typed;  ///< what the cook typed, by name
+    std::map<std::string, double> values;     ///< SI, by name
+    std::map<std::string, std::string> typed; ///< what the cook typed, by name
     std::vector<RecordedChannel> channels;
     std::map<std::string, std::vector<KeyedReading>> keyed;
     std::string fileName, fileSha256, dialectJson; ///< of an imported log
@@ -52,12 +55,14 @@ rating::TestInput inputOf(const TestRecord& test);
 /// Keeps a test as a draft, with its raw readings.
 Result<bool> addTest(Book& book, const TestRecord& test, const When& when);
 /// Makes a draft a rating: keeps the reduction and its field numbers. Returns the reduction's id.
-Result<std::string> saveReduction(Book& book, const std::string& testId, const rating::Reduction& reduction,
-                                  const std::map<std::string, double>& constants, const std::string& supersedes,
-                                  const When& when);
+Result<std::string> saveReduction(Book& book, const std::string& testId,
+                                  const rating::Reduction& reduction,
+                                  const std::map<std::string, double>& constants,
+                                  const std::string& supersedes, const When& when);
 /// Undo and redo of an import or a save: set or clear withdrawn_at.
 Result<bool> withdrawTest(Book& book, const std::string& testId, std::optional<When> when);
-Result<bool> withdrawReduction(Book& book, const std::string& reductionId, std::optional<When> when);
+Result<bool> withdrawReduction(Book& book, const std::string& reductionId,
+                               std::optional<When> when);
 
 /// A line of the list of tests.
 struct TestLine {

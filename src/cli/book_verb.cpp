@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "book/kitchen_store.h"
 #include "cli/verb.h"
 
@@ -31,8 +34,9 @@ Result<Answer> check(const std::string& path) {
                 {"ok", true},
                 {"appliances", kitchen->appliances.size()},
                 {"access", book->writable() ? "read_write" : "read_only"}};
-    out.text = fmt::format("{} is whole: {} appliances, {} sites{}", path, kitchen->appliances.size(),
-                           kitchen->sites.size(), book->writable() ? "" : ". " + book->accessWords());
+    out.text =
+        fmt::format("{} is whole: {} appliances, {} sites{}", path, kitchen->appliances.size(),
+                    kitchen->sites.size(), book->writable() ? "" : ". " + book->accessWords());
     return out;
 }
 
@@ -55,7 +59,8 @@ Result<Answer> create(const NewOptions& options) {
         return tl::unexpected(added.error());
     Answer out;
     out.json = {{"format", "dynamet-book-new"}, {"version", 1}, {"path", options.path}};
-    out.text = fmt::format("{} is ready, with the site {} at {} m", options.path, site.name, site.altitudeM);
+    out.text = fmt::format("{} is ready, with the site {} at {} m", options.path, site.name,
+                           site.altitudeM);
     return out;
 }
 

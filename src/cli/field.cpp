@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "book/kitchen_store.h"
 #include "cli/verb.h"
 #include "formats/report_json.h"
@@ -33,7 +36,9 @@ Result<Answer> field(const Options& options) {
         settings.push_back(*one);
     }
     Answer out;
-    out.json = {{"format", "dynamet-field"}, {"version", 1}, {"appliance", appliance->name},
+    out.json = {{"format", "dynamet-field"},
+                {"version", 1},
+                {"appliance", appliance->name},
                 {"fields", nlohmann::json::array()}};
     out.text = appliance->name;
     for (const auto& setting : settings)
@@ -47,10 +52,12 @@ Result<Answer> field(const Options& options) {
             json["setting"] = settingText(appliance->controls, setting);
             json["zone"] = zone.name;
             out.json["fields"].push_back(json);
-            const auto shown = representative(*found, placeOf(*kitchen, *appliance, zone.name).site.ambient.kelvin());
-            out.text += fmt::format("\n  {:<36} {:<10} {:<14} {}", settingText(appliance->controls, setting), zone.name,
-                                    printTemperature(Temperature::kelvin(shown.kelvin), TemperatureUnit::celsius,
-                                                     1.96 * shown.u),
+            const auto shown = representative(
+                *found, placeOf(*kitchen, *appliance, zone.name).site.ambient.kelvin());
+            out.text += fmt::format("\n  {:<36} {:<10} {:<14} {}",
+                                    settingText(appliance->controls, setting), zone.name,
+                                    printTemperature(Temperature::kelvin(shown.kelvin),
+                                                     TemperatureUnit::celsius, 1.96 * shown.u),
                                     word(shown.provenance));
         }
     return out;

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "cli/verb.h"
 #include "formats/csv_rows.h"
 #include "formats/csv_sniff.h"
@@ -37,14 +40,16 @@ Result<bool> addValues(const Options& options, rating::TestInput& test) {
         const std::string& number = pair->second;
         const auto read = std::from_chars(number.data(), number.data() + number.size(), value);
         if (read.ec != std::errc{} || read.ptr != number.data() + number.size())
-            return fail(Errc::invalidArgument, fmt::format("\"{}\" in --with {} is not a number", number, text));
+            return fail(Errc::invalidArgument,
+                        fmt::format("\"{}\" in --with {} is not a number", number, text));
         test.values[pair->first] = value;
     }
     return true;
 }
 
 /// Columns by --column NAME=ROLE; else the protocol's roles in the order of the columns.
-Result<bool> addChannels(const Options& options, const formats::ParsedLog& log, rating::TestInput& test) {
+Result<bool> addChannels(const Options& options, const formats::ParsedLog& log,
+                         rating::TestInput& test) {
     const auto roles = rating::rolesOf(options.protocol);
     if (options.columns.empty()) {
         for (std::size_t i = 0; i < std::min(roles.size(), log.channels.size()); ++i)
@@ -57,8 +62,9 @@ Result<bool> addChannels(const Options& options, const formats::ParsedLog& log, 
         if (!pair)
             return tl::unexpected(pair.error());
         if (std::find(roles.begin(), roles.end(), pair->second) == roles.end())
-            return fail(Errc::invalidArgument, fmt::format("{} has no role \"{}\"; it has {}", options.protocol,
-                                                           pair->second, fmt::join(roles, ", ")));
+            return fail(Errc::invalidArgument,
+                        fmt::format("{} has no role \"{}\"; it has {}", options.protocol,
+                                    pair->second, fmt::join(roles, ", ")));
         std::string known;
         bool found = false;
         for (std::size_t i = 0; i < log.channels.size(); ++i) {
@@ -100,7 +106,8 @@ Result<Answer> rate(const Options& options) {
     out.json = formats::reductionJson(*reduction);
     out.text = reduction->sentence;
     for (const rating::Quantity& q : reduction->quantities)
-        out.text += fmt::format("\n  {:<22} {}{}", q.name, q.bound == rating::Bound::lower ? "at least " : "",
+        out.text += fmt::format("\n  {:<22} {}{}", q.name,
+                                q.bound == rating::Bound::lower ? "at least " : "",
                                 printPlusMinus(q.value, halfWidth95(q), q.unit, 2));
     for (const auto& warning : reduction->warnings)
         out.text += "\n  ! " + warning.text;
@@ -111,7 +118,8 @@ Result<Answer> rate(const Options& options) {
 } // namespace
 
 void addRate(CLI::App& app, Run& run) {
-    auto* verb = app.add_subcommand("rate", "reduce a test to rated quantities with their uncertainty");
+    auto* verb =
+        app.add_subcommand("rate", "reduce a test to rated quantities with their uncertainty");
     auto options = std::make_shared<Options>();
     verb->add_option("PROTOCOL", options->protocol, "water-heat-up, preheat, block or zone-sweep")
         ->required()

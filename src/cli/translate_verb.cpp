@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "book/kitchen_store.h"
 #include "book/recipe_store.h"
 #include "cli/verb.h"
@@ -42,12 +45,14 @@ Result<translate::Request> requestFor(const Options& options) {
         request.fahrenheit = options.fahrenheit;
         return request;
     }
-    return fail(Errc::notFound, fmt::format("no recipe \"{}\"; the book has {}", options.recipe, known));
+    return fail(Errc::notFound,
+                fmt::format("no recipe \"{}\"; the book has {}", options.recipe, known));
 }
 
 std::string rowText(const translate::Row& row, const translate::Prepared& prepared) {
     const auto* a = findAppliance(prepared.request.kitchen, row.target.applianceId);
-    const auto unit = prepared.request.fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
+    const auto unit =
+        prepared.request.fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
     std::string out = fmt::format("{} ({})", a->name, row.target.zone);
     if (!row.reached)
         return out + ": not reached: " + row.reason;
@@ -56,9 +61,11 @@ std::string rowText(const translate::Row& row, const translate::Prepared& prepar
     if (row.instruction.turning == cook::Turning::once)
         out += fmt::format(", turn at {}", printDuration(row.outcome.turnS));
     if (row.window) {
-        out += fmt::format("\n    look {}, expect {}", printDuration(row.window->lookS), printDuration(row.window->expectS));
+        out += fmt::format("\n    look {}, expect {}", printDuration(row.window->lookS),
+                           printDuration(row.window->expectS));
         out += row.window->latestS ? ", latest " + printDuration(*row.window->latestS)
-                                   : fmt::format(", {:.0f} % that it never gets there", 100 * row.window->neverShare);
+                                   : fmt::format(", {:.0f} % that it never gets there",
+                                                 100 * row.window->neverShare);
         if (row.window->overshootS)
             out += "; too far from " + printDuration(*row.window->overshootS);
     }
@@ -69,7 +76,8 @@ std::string rowText(const translate::Row& row, const translate::Prepared& prepar
         out += "\n    ! " + warning.text;
     if (row.rule)
         out += "\n    " + row.rule->words +
-               (row.rule->peakK ? ": the core would peak at " + printTemperature(Temperature::kelvin(*row.rule->peakK), unit)
+               (row.rule->peakK ? ": the core would peak at " +
+                                      printTemperature(Temperature::kelvin(*row.rule->peakK), unit)
                                 : "");
     return out;
 }
@@ -85,12 +93,17 @@ Result<Answer> translateVerb(const Options& options) {
         const auto target = applianceNamed(request->kitchen, options.to);
         if (!target)
             return tl::unexpected(target.error());
-        std::erase_if(prepared->targets, [&](const auto& t) { return t.applianceId != target->id; });
+        std::erase_if(prepared->targets,
+                      [&](const auto& t) { return t.applianceId != target->id; });
     }
     Answer out;
-    out.json = {{"format", "dynamet-translation"}, {"version", 1}, {"method", options.method},
-                {"reference", formats::outcomeJson(prepared->outcome)}, {"rows", nlohmann::json::array()}};
-    out.text = fmt::format("Where it was written: {} to the pull, crust {}", printDuration(prepared->outcome.pullS),
+    out.json = {{"format", "dynamet-translation"},
+                {"version", 1},
+                {"method", options.method},
+                {"reference", formats::outcomeJson(prepared->outcome)},
+                {"rows", nlohmann::json::array()}};
+    out.text = fmt::format("Where it was written: {} to the pull, crust {}",
+                           printDuration(prepared->outcome.pullS),
                            food::crustWord(prepared->outcome.darker()));
     for (const auto& row : translate::translateAll(*prepared)) {
         out.json["rows"].push_back(formats::rowJson(row, request->kitchen));
@@ -107,7 +120,8 @@ void addTranslate(CLI::App& app, Run& run) {
     verb->add_option("BOOK", options->book, "the book")->required();
     verb->add_option("--recipe", options->recipe, "name of the recipe")->required();
     verb->add_option("--to", options->to, "an appliance, or all");
-    verb->add_option("--method", options->method, "straight (through)")->check(CLI::IsMember({"straight"}));
+    verb->add_option("--method", options->method, "straight (through)")
+        ->check(CLI::IsMember({"straight"}));
     verb->add_flag("--fahrenheit", options->fahrenheit, "print and round pull temperatures in °F");
     verb->callback([&run, options] { run = [options] { return translateVerb(*options); }; });
 }

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "cook/cook.h"
 
 #include <algorithm>
@@ -55,8 +58,8 @@ Result<Passage> forward(Simulation& simulation, const Programme& programme, doub
     }
     std::size_t turned = 0;
     while (true) {
-        const double next =
-            turned < turns.size() ? std::min(turns[turned], programme.longestS) : programme.longestS;
+        const double next = turned < turns.size() ? std::min(turns[turned], programme.longestS)
+                                                  : programme.longestS;
         const auto done = simulation.cookUntil(next, watch);
         if (!done)
             return tl::unexpected(done.error());
@@ -211,16 +214,15 @@ Result<Outcome> cookTo(const FoodPiece& piece, const Programme& programme, const
     if (!passed)
         return tl::unexpected(passed.error());
     if (!std::isfinite(passed->reachedS))
-        return fail(Errc::refused, fmt::format("the core stops at {:.0f} °C within {:.0f} h",
-                                               passed->highestK - kZeroCelsiusK,
-                                               programme.longestS / 3600));
+        return fail(Errc::refused,
+                    fmt::format("the core stops at {:.0f} °C within {:.0f} h",
+                                passed->highestK - kZeroCelsiusK, programme.longestS / 3600));
     auto simulation = Simulation::create(piece, programme, effort, tables.material, tables.vapour);
     if (!simulation)
         return tl::unexpected(simulation.error());
-    Result<Outcome> outcome =
-        target.readAt == food::ReadAt::pull
-            ? pullAt(*simulation, *passed, passed->reachedS, programme)
-            : solvePull(*simulation, *passed, programme, target.coreK);
+    Result<Outcome> outcome = target.readAt == food::ReadAt::pull
+                                  ? pullAt(*simulation, *passed, passed->reachedS, programme)
+                                  : solvePull(*simulation, *passed, programme, target.coreK);
     if (!outcome || !withSamples)
         return outcome;
     Programme fixed = programme;
@@ -240,8 +242,8 @@ Result<Outcome> cookFor(const FoodPiece& piece, const Programme& programme, doub
     bounded.longestS = seconds;
     const auto turns = turnTimes(programme, seconds, seconds);
     samples.push_back(simulation->sample());
-    const auto passed = forward(*simulation, bounded, 1e9, turns, 1e9, nullptr,
-                                withSamples ? &samples : nullptr);
+    const auto passed =
+        forward(*simulation, bounded, 1e9, turns, 1e9, nullptr, withSamples ? &samples : nullptr);
     if (!passed)
         return tl::unexpected(passed.error());
     if (const auto done =

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "cook/programme.h"
@@ -24,12 +27,12 @@ struct Outcome {
     double peakS = 0;       ///< when it is reached
     double coldestPeakK = 0;
     double turnS = std::numeric_limits<double>::quiet_NaN(); ///< first turn, NaN = none
-    std::array<double, 2> browning{}; ///< index by face, first and second
-    double rimM = 0;      ///< deepest grey rim of the two faces
-    double rimShare = 0;  ///< share of the section that greyed
+    std::array<double, 2> browning{};                        ///< index by face, first and second
+    double rimM = 0;                                         ///< deepest grey rim of the two faces
+    double rimShare = 0;                                     ///< share of the section that greyed
     double logReductions = 0; ///< Salmonella in beef at the core; 0 for other foods
     double waterLossShare = 0;
-    double dangerS = 0; ///< time of the core between 5 and 54 °C until the pull
+    double dangerS = 0;               ///< time of the core between 5 and 54 °C until the pull
     std::vector<double> peakProfileK; ///< through the thickness, first face to second
     std::vector<Sample> samples;      ///< only when asked for
     double darker() const { return browning[0] > browning[1] ? browning[0] : browning[1]; }

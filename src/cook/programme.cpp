@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "cook/programme.h"
 
 #include <algorithm>
@@ -35,9 +38,12 @@ double valueOr(const FieldNumber* number, double fallback) {
 
 const char* word(Turning turning) {
     switch (turning) {
-    case Turning::never: return "never";
-    case Turning::once: return "once";
-    case Turning::often: return "often";
+    case Turning::never:
+        return "never";
+    case Turning::once:
+        return "once";
+    case Turning::often:
+        return "often";
     }
     return "never";
 }
@@ -51,7 +57,7 @@ heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::
         out.air = heat::Convection{curveOf(field, *air), h->value};
     for (const auto& [kelvin, view] :
          {std::pair{Term::radiant, Term::view}, std::pair{Term::radiant2, Term::view2}})
-        if (const FieldNumber *t = see(kelvin), *f = see(view); t && f)
+        if (const FieldNumber* t = see(kelvin), *f = see(view); t && f)
             out.radiators.push_back({curveOf(field, *t), f->value});
     if (const FieldNumber* vapour = see(Term::vapour); vapour && out.air)
         out.vapourPa = std::min(vapour->value, 0.95 * pressurePa(site));
@@ -72,7 +78,7 @@ heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::
     } else if (contact && plate) {
         out.plate = heat::FixedPlate{curveOf(field, *plate), contact->value};
     }
-    if (const FieldNumber *liquid = see(Term::liquid), *hLiquid = see(Term::hLiquid);
+    if (const FieldNumber* liquid = see(Term::liquid), *hLiquid = see(Term::hLiquid);
         liquid && hLiquid)
         out.liquid = heat::Liquid{curveOf(field, *liquid), hLiquid->value};
     return out;

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "cook/outcome.h"
@@ -50,7 +53,7 @@ class Simulation {
     kitchen::Site site_;
     bool beef_ = false;
     std::array<heat::FaceBoundary, 2> cooking_; // bottom and top while cooking
-    std::array<bool, 2> touching_{}; // contact or liquid: no dry skin above the face
+    std::array<bool, 2> touching_{};            // contact or liquid: no dry skin above the face
     std::array<double, 2> rateBefore_{};
     Moment moment_;
 };

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "food/browning.h"
 
 #include <algorithm>
@@ -13,8 +16,7 @@ double crustTemperature(double surfaceK, double dryFlux, double dryCoefficient,
                         double evaporatedKgPerM2, double waterKgPerM3) {
     if (waterKgPerM3 <= 0)
         return surfaceK;
-    const double resistance =
-        std::min(8 * std::max(evaporatedKgPerM2, 0.0) / waterKgPerM3, 0.015);
+    const double resistance = std::min(8 * std::max(evaporatedKgPerM2, 0.0) / waterKgPerM3, 0.015);
     const double rise = dryFlux * resistance / (1 + dryCoefficient * resistance);
     return surfaceK + std::clamp(rise, 0.0, 120.0);
 }

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "food/composition.h"
 
 #include <algorithm>
@@ -22,10 +25,16 @@ constexpr std::array<Component, 6> kComponents{{
     {{0.57109, 1.7625e-3, -6.7036e-6},
      {997.18, 3.1439e-3, -3.7574e-3},
      {4176.2, -9.0864e-2, 5.4731e-3}}, // water
-    {{0.17881, 1.1958e-3, -2.7178e-6}, {1329.9, -0.51840, 0}, {2008.2, 1.2089, -1.3129e-3}}, // protein
+    {{0.17881, 1.1958e-3, -2.7178e-6},
+     {1329.9, -0.51840, 0},
+     {2008.2, 1.2089, -1.3129e-3}}, // protein
     {{0.18071, -2.7604e-4, -1.7749e-7}, {925.59, -0.41757, 0}, {1984.2, 1.4733, -4.8008e-3}}, // fat
-    {{0.20141, 1.3874e-3, -4.3312e-6}, {1599.1, -0.31046, 0}, {1548.8, 1.9625, -5.9399e-3}}, // carbohydrate
-    {{0.18331, 1.2497e-3, -3.1683e-6}, {1311.5, -0.36589, 0}, {1845.9, 1.8306, -4.6509e-3}}, // fibre
+    {{0.20141, 1.3874e-3, -4.3312e-6},
+     {1599.1, -0.31046, 0},
+     {1548.8, 1.9625, -5.9399e-3}}, // carbohydrate
+    {{0.18331, 1.2497e-3, -3.1683e-6},
+     {1311.5, -0.36589, 0},
+     {1845.9, 1.8306, -4.6509e-3}}, // fibre
     {{0.32962, 1.4011e-3, -2.9069e-6}, {2423.8, -0.28063, 0}, {1092.6, 1.8896, -3.6817e-3}}, // ash
 }};
 constexpr double kAirConductivity = 0.03; // W/mK, warm air in pores
@@ -34,7 +43,9 @@ std::array<double, 6> fractions(const Composition& c) {
     return {c.water, c.protein, c.fat, c.carbohydrate, c.fibre, c.ash};
 }
 
-double inRange(double celsius) { return std::clamp(celsius, -40.0, 200.0); }
+double inRange(double celsius) {
+    return std::clamp(celsius, -40.0, 200.0);
+}
 
 } // namespace
 
@@ -48,9 +59,9 @@ Result<Composition> normalised(const Composition& composition) {
     if (std::abs(sum - 1) > 0.03)
         return fail(Errc::invalidArgument,
                     fmt::format("a composition adds up to {:.3f}, not to 1", sum));
-    return Composition{composition.water / sum,        composition.protein / sum,
-                       composition.fat / sum,          composition.carbohydrate / sum,
-                       composition.fibre / sum,        composition.ash / sum};
+    return Composition{composition.water / sum, composition.protein / sum,
+                       composition.fat / sum,   composition.carbohydrate / sum,
+                       composition.fibre / sum, composition.ash / sum};
 }
 
 double densityAt(const Composition& composition, double celsius) {
@@ -106,6 +117,8 @@ double waterPerVolume(const Composition& composition) {
     return densityAt(composition, 20) * composition.water;
 }
 
-double waterSpecificHeatInFood(double celsius) { return kComponents[0].c.at(inRange(celsius)); }
+double waterSpecificHeatInFood(double celsius) {
+    return kComponents[0].c.at(inRange(celsius));
+}
 
 } // namespace dynamet::food

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "quantity/result.h"
@@ -27,14 +30,15 @@ double specificHeatAt(const Composition& composition, double celsius);
 /// Volumes and conductivities that make up the conductivity of a food as it dries; celsius in the
 /// tables' range (held outside −40 to 200 °C).
 struct VolumeParts {
-    double waterShare = 0;      ///< volume fraction of water while none has left
+    double waterShare = 0;        ///< volume fraction of water while none has left
     double waterConductivity = 0; ///< W/mK
-    double drySum = 0;          ///< Σ of volume fraction × conductivity over the dry parts, W/mK
+    double drySum = 0; ///< Σ of volume fraction × conductivity over the dry parts, W/mK
 };
 VolumeParts volumeParts(const Composition& composition, double celsius);
 
 /// Conductivity, W/mK, after a share of the water has left: half of the water's volume becomes air,
-/// half is lost by shrinking, and the value is referred to the original thickness (docs/physics.md).
+/// half is lost by shrinking, and the value is referred to the original thickness
+/// (docs/physics.md).
 double conductivityOf(const VolumeParts& parts, double waterLeft);
 
 /// Heat capacity of the dry parts per original volume, J/m³K, and the water's mass per volume,

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "food/foods.h"
 
 #include "quantity/temperature.h"
@@ -33,8 +36,8 @@ std::vector<Food> readFoods() {
         food.name = row.at("name").get<std::string>();
         food.foodClass = row.at("class").get<std::string>();
         const auto share = [&row](const char* key) { return row.at(key).get<double>(); };
-        const Composition raw{share("water"), share("protein"),      share("fat"),
-                              share("carbohydrate"), share("fibre"), share("ash")};
+        const Composition raw{share("water"),        share("protein"), share("fat"),
+                              share("carbohydrate"), share("fibre"),   share("ash")};
         food.composition = normalised(raw).value_or(Composition{});
         food.waterU = share("u_water");
         food.greyingK = share("greying_C") + kZeroCelsiusK;
@@ -71,8 +74,12 @@ std::vector<DonenessScale> readScales() {
 
 } // namespace
 
-const char* word(Form form) { return kForms[static_cast<std::size_t>(form)]; }
-const char* word(ReadAt at) { return kReadAt[static_cast<std::size_t>(at)]; }
+const char* word(Form form) {
+    return kForms[static_cast<std::size_t>(form)];
+}
+const char* word(ReadAt at) {
+    return kReadAt[static_cast<std::size_t>(at)];
+}
 
 std::optional<Form> formOf(const std::string& text) {
     for (std::size_t i = 0; i < kForms.size(); ++i)

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "food/safety.h"
 
 #include "quantity/parse_duration.h"
@@ -43,15 +46,15 @@ SafetyVerdict judgeSafety(const Food& food, Form form, double peakK, double logR
     if (peakK >= minimum->kelvin - 0.05)
         return {false, fmt::format("reaches the official {} ({}, {}); local codes decide", limit,
                                    food.foodClass, word(form))};
-    std::string text = fmt::format("{} is below the official {} for {}, {}", printed(peakK, fahrenheit),
-                                   limit, food.foodClass, word(form));
+    std::string text = fmt::format("{} is below the official {} for {}, {}",
+                                   printed(peakK, fahrenheit), limit, food.foodClass, word(form));
     if (food.foodClass == "beef") {
         const double hold = beefHoldTimeS(peakK, kOfficialLogs);
         if (logReductions >= kOfficialLogs)
             text += fmt::format("; by time this cook gives {:.1f} log reductions", logReductions);
         else if (std::isfinite(hold) && hold < 12 * 3600)
-            text += fmt::format("; about {} at {} would give the same reduction", printDuration(hold),
-                                printed(peakK, fahrenheit));
+            text += fmt::format("; about {} at {} would give the same reduction",
+                                printDuration(hold), printed(peakK, fahrenheit));
     }
     if (form != Form::intact)
         text += "; the inside of such a piece can carry bacteria";

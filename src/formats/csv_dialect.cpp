@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "formats/csv_dialect.h"
 
 #include <fmt/format.h>
@@ -7,12 +10,18 @@ namespace dynamet::formats {
 
 const char* word(TimeStyle style) {
     switch (style) {
-    case TimeStyle::none: return "none";
-    case TimeStyle::isoDateTime: return "iso_date_time";
-    case TimeStyle::clock: return "clock";
-    case TimeStyle::elapsedSeconds: return "elapsed_s";
-    case TimeStyle::elapsedMinutes: return "elapsed_min";
-    case TimeStyle::elapsedClock: return "elapsed_clock";
+    case TimeStyle::none:
+        return "none";
+    case TimeStyle::isoDateTime:
+        return "iso_date_time";
+    case TimeStyle::clock:
+        return "clock";
+    case TimeStyle::elapsedSeconds:
+        return "elapsed_s";
+    case TimeStyle::elapsedMinutes:
+        return "elapsed_min";
+    case TimeStyle::elapsedClock:
+        return "elapsed_clock";
     }
     return "none";
 }
@@ -21,22 +30,32 @@ namespace {
 
 const char* timeWords(TimeStyle style) {
     switch (style) {
-    case TimeStyle::none: return "no time column";
-    case TimeStyle::isoDateTime: return "date and time";
-    case TimeStyle::clock: return "clock time";
-    case TimeStyle::elapsedSeconds: return "elapsed seconds";
-    case TimeStyle::elapsedMinutes: return "elapsed minutes";
-    case TimeStyle::elapsedClock: return "elapsed h:min:s";
+    case TimeStyle::none:
+        return "no time column";
+    case TimeStyle::isoDateTime:
+        return "date and time";
+    case TimeStyle::clock:
+        return "clock time";
+    case TimeStyle::elapsedSeconds:
+        return "elapsed seconds";
+    case TimeStyle::elapsedMinutes:
+        return "elapsed minutes";
+    case TimeStyle::elapsedClock:
+        return "elapsed h:min:s";
     }
     return "";
 }
 
 const char* delimiterWords(char delimiter) {
     switch (delimiter) {
-    case ';': return "semicolons";
-    case '\t': return "tabs";
-    case '|': return "bars";
-    default: return "commas";
+    case ';':
+        return "semicolons";
+    case '\t':
+        return "tabs";
+    case '|':
+        return "bars";
+    default:
+        return "commas";
     }
 }
 
@@ -56,8 +75,8 @@ std::string describe(const CsvDialect& dialect) {
         }
     return fmt::format("Columns split by {}, decimal {}, {}, {}; {} {} in {}{}",
                        delimiterWords(dialect.delimiter), dialect.decimalComma ? "comma" : "point",
-                       dialect.header ? "with a header" : "no header", timeWords(dialect.time), probes,
-                       probes == 1 ? "probe" : "probes", units,
+                       dialect.header ? "with a header" : "no header", timeWords(dialect.time),
+                       probes, probes == 1 ? "probe" : "probes", units,
                        guessed ? " (guessed: please check the unit)" : "");
 }
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "quantity/print.h"
@@ -27,9 +30,9 @@ struct CsvDialect {
     char delimiter = ',';
     bool decimalComma = false;
     bool header = true;
-    int firstRow = 1;      ///< 1-based line of the first row (or of the header)
+    int firstRow = 1; ///< 1-based line of the first row (or of the header)
     TimeStyle time = TimeStyle::elapsedSeconds;
-    double stepS = 1;      ///< for TimeStyle::none
+    double stepS = 1; ///< for TimeStyle::none
     std::vector<CsvColumn> columns;
     bool operator==(const CsvDialect&) const = default;
 };

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "formats/csv_fields.h"
 
 #include <array>
@@ -78,7 +81,8 @@ bool isMissing(std::string_view raw) {
     std::string low(field);
     for (char& c : low)
         c = static_cast<char>(c >= 'A' && c <= 'Z' ? c + 32 : c);
-    for (const char* word : {"-", "--", "---", "nan", "ol", "open", "err", "error", "n/a", "na", "null"})
+    for (const char* word :
+         {"-", "--", "---", "nan", "ol", "open", "err", "error", "n/a", "na", "null"})
         if (low == word)
             return true;
     return false;

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include <optional>
@@ -10,7 +13,8 @@ namespace dynamet::formats {
 /// A decimal number that fills the field (quotes and blanks cut). Point, or comma where
 /// `decimalComma`; nullopt otherwise. Never the locale.
 std::optional<double> readDecimal(std::string_view field, bool decimalComma);
-/// True for what loggers write when they have no reading: empty, "-", "--", "NaN", "OL", "open", "err".
+/// True for what loggers write when they have no reading: empty, "-", "--", "NaN", "OL", "open",
+/// "err".
 bool isMissing(std::string_view field);
 /// The field without blanks and without one pair of quotes.
 std::string_view bare(std::string_view field);

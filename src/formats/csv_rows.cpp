@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "formats/csv_rows.h"
 
 #include "formats/csv_fields.h"
@@ -19,7 +22,8 @@ std::string quoted(std::string_view field) {
 
 int decimalsOf(std::string_view field, bool comma) {
     const auto point = field.find(comma ? ',' : '.');
-    return point == std::string_view::npos ? 0 : static_cast<int>(bare(field.substr(point)).size()) - 1;
+    return point == std::string_view::npos ? 0
+                                           : static_cast<int>(bare(field.substr(point)).size()) - 1;
 }
 
 /// Reads rows into the log; keeps what the next row needs to know.
@@ -55,22 +59,27 @@ struct Reader {
         if (!time || fields.size() < 2 - (dialect.time == TimeStyle::none ? 1u : 0u))
             return false;
         if (fields.size() < dialect.columns.size() && channelColumns.back() >= fields.size())
-            return fail(Errc::parse, fmt::format("{} columns where {} were expected", fields.size(),
-                                                 dialect.columns.size()),
+            return fail(Errc::parse,
+                        fmt::format("{} columns where {} were expected", fields.size(),
+                                    dialect.columns.size()),
                         number);
         if (dialect.time == TimeStyle::clock && *time + dayS < before - 12 * 3600)
             dayS += 86400;
         const double at = *time + dayS;
         if (at < before)
-            return fail(Errc::parse, fmt::format("time runs backwards at {}", quoted(fields[timeColumn])), number);
+            return fail(Errc::parse,
+                        fmt::format("time runs backwards at {}", quoted(fields[timeColumn])),
+                        number);
         for (std::size_t i = 0; i < channelColumns.size(); ++i) {
             const std::string_view field = fields[channelColumns[i]];
             const auto value = readDecimal(field, dialect.decimalComma);
             if (!value && !isMissing(field))
-                return fail(Errc::parse, fmt::format("{} in column {} is not a number", quoted(field),
-                                                     channelColumns[i] + 1),
+                return fail(Errc::parse,
+                            fmt::format("{} in column {} is not a number", quoted(field),
+                                        channelColumns[i] + 1),
                             number);
-            out.channels[i].asRecorded.push_back(value.value_or(std::numeric_limits<double>::quiet_NaN()));
+            out.channels[i].asRecorded.push_back(
+                value.value_or(std::numeric_limits<double>::quiet_NaN()));
             if (value && out.timeS.size() < 2000)
                 decimals[i] = std::max(decimals[i], decimalsOf(field, dialect.decimalComma));
         }
@@ -89,10 +98,11 @@ int countGaps(const std::vector<double>& t) {
     for (std::size_t i = 1; i < t.size(); ++i)
         steps.push_back(t[i] - t[i - 1]);
     std::vector<double> sorted = steps;
-    std::nth_element(sorted.begin(), sorted.begin() + static_cast<std::ptrdiff_t>(sorted.size() / 2), sorted.end());
+    std::nth_element(sorted.begin(),
+                     sorted.begin() + static_cast<std::ptrdiff_t>(sorted.size() / 2), sorted.end());
     const double usual = sorted[sorted.size() / 2];
-    return static_cast<int>(std::count_if(steps.begin(), steps.end(),
-                                          [usual](double s) { return usual > 0 && s > 5 * usual; }));
+    return static_cast<int>(std::count_if(
+        steps.begin(), steps.end(), [usual](double s) { return usual > 0 && s > 5 * usual; }));
 }
 
 } // namespace
@@ -110,7 +120,8 @@ Result<ParsedLog> parseCsv(std::string_view text, const CsvDialect& dialect) {
     while (!text.empty()) {
         const std::string_view line = takeLine(text);
         ++number;
-        if (number < dialect.firstRow || (dialect.header && number == dialect.firstRow) || bare(line).empty())
+        if (number < dialect.firstRow || (dialect.header && number == dialect.firstRow) ||
+            bare(line).empty())
             continue;
         const auto isRow = reader.row(line, number);
         if (!isRow)
@@ -124,8 +135,9 @@ Result<ParsedLog> parseCsv(std::string_view text, const CsvDialect& dialect) {
     if (reader.out.timeS.empty())
         return fail(Errc::parse, "no rows were found in this way of writing", number);
     if (junk * kMostJunkShare > reader.out.timeS.size() + junk)
-        return fail(Errc::parse, fmt::format("{} of {} lines are no rows in this way of writing", junk,
-                                             reader.out.timeS.size() + junk),
+        return fail(Errc::parse,
+                    fmt::format("{} of {} lines are no rows in this way of writing", junk,
+                                reader.out.timeS.size() + junk),
                     reader.out.junkLines.front());
     for (std::size_t i = 0; i < reader.out.channels.size(); ++i)
         reader.out.channels[i].resolution = std::pow(10.0, -std::min(reader.decimals[i], 6));
@@ -142,9 +154,15 @@ Series kelvinSeries(const ParsedLog& log, std::size_t channel) {
     out.value.reserve(c.asRecorded.size());
     for (double v : c.asRecorded) {
         switch (c.unit) {
-        case TemperatureUnit::celsius: out.value.push_back(Temperature::celsius(v).kelvin()); break;
-        case TemperatureUnit::fahrenheit: out.value.push_back(Temperature::fahrenheit(v).kelvin()); break;
-        case TemperatureUnit::kelvin: out.value.push_back(v); break;
+        case TemperatureUnit::celsius:
+            out.value.push_back(Temperature::celsius(v).kelvin());
+            break;
+        case TemperatureUnit::fahrenheit:
+            out.value.push_back(Temperature::fahrenheit(v).kelvin());
+            break;
+        case TemperatureUnit::kelvin:
+            out.value.push_back(v);
+            break;
         }
     }
     return out;

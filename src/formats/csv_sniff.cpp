@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "formats/csv_sniff.h"
 
 #include "formats/csv_fields.h"
@@ -41,7 +44,8 @@ struct Split {
 };
 
 bool looksLikeTime(std::string_view field) {
-    return readTime(field, TimeStyle::isoDateTime, false) || readTime(field, TimeStyle::elapsedClock, false) ||
+    return readTime(field, TimeStyle::isoDateTime, false) ||
+           readTime(field, TimeStyle::elapsedClock, false) ||
            readTime(field, TimeStyle::clock, false);
 }
 
@@ -52,7 +56,9 @@ Split scoreOf(const std::vector<Line>& lines, char delimiter, bool decimalComma)
         splitLine(line.text, delimiter, fields);
         double good = 0;
         for (std::string_view field : fields)
-            good += readDecimal(field, decimalComma) || looksLikeTime(field) ? 1 : (isMissing(field) ? 0.5 : 0);
+            good += readDecimal(field, decimalComma) || looksLikeTime(field)
+                        ? 1
+                        : (isMissing(field) ? 0.5 : 0);
         auto& entry = byCount[fields.size()];
         ++entry.first;
         entry.second += good / static_cast<double>(fields.size());
@@ -60,7 +66,8 @@ Split scoreOf(const std::vector<Line>& lines, char delimiter, bool decimalComma)
     Split out{delimiter, decimalComma, 1, 0, 0};
     for (const auto& [count, entry] : byCount) {
         // A column more is worth a little: the wrong delimiter merges columns.
-        const double score = entry.second * (1 + 0.1 * static_cast<double>(std::min<std::size_t>(count, 9)));
+        const double score =
+            entry.second * (1 + 0.1 * static_cast<double>(std::min<std::size_t>(count, 9)));
         if (score > out.score)
             out = {delimiter, decimalComma, count, entry.first, score};
     }
@@ -92,13 +99,15 @@ std::optional<TemperatureUnit> unitInHeader(std::string_view name) {
     const std::string low = lowered(name);
     const auto has = [&low](const char* word) { return low.find(word) != std::string::npos; };
     for (const char* open : {"(", "[", "/", "_deg", "deg", "°", "º", " "}) {
-        const std::string f = std::string(open) + "f", c = std::string(open) + "c", k = std::string(open) + "k";
+        const std::string f = std::string(open) + "f", c = std::string(open) + "c",
+                          k = std::string(open) + "k";
         const auto ends = [&low](const std::string& s) {
             const auto at = low.find(s);
             if (at == std::string::npos)
                 return false;
             const auto after = at + s.size();
-            return after == low.size() || low[after] == ')' || low[after] == ']' || low[after] == ' ';
+            return after == low.size() || low[after] == ')' || low[after] == ']' ||
+                   low[after] == ' ';
         };
         if (ends(f))
             return TemperatureUnit::fahrenheit;
@@ -116,8 +125,8 @@ std::optional<TemperatureUnit> unitInHeader(std::string_view name) {
 
 using Rows = std::vector<std::vector<std::string_view>>;
 
-/// Numbers that mostly rise: a step back is an error for the reader to name, not a reason to overlook
-/// the time.
+/// Numbers that mostly rise: a step back is an error for the reader to name, not a reason to
+/// overlook the time.
 bool risingNumbers(const Rows& rows, std::size_t column, bool comma) {
     double before = -1e300;
     std::size_t good = 0, rising = 0;
@@ -132,8 +141,8 @@ bool risingNumbers(const Rows& rows, std::size_t column, bool comma) {
     return good * 10 > rows.size() * 9 && good > 2 && rising * 10 >= good * 8;
 }
 
-std::optional<TimeStyle> timeStyleOf(const Rows& rows, std::size_t column, const std::string& header,
-                                     bool comma) {
+std::optional<TimeStyle> timeStyleOf(const Rows& rows, std::size_t column,
+                                     const std::string& header, bool comma) {
     const auto most = [&](TimeStyle style) {
         std::size_t good = 0;
         for (const auto& row : rows)
@@ -141,20 +150,24 @@ std::optional<TimeStyle> timeStyleOf(const Rows& rows, std::size_t column, const
         return good * 10 > rows.size() * 8;
     };
     const std::string low = lowered(header);
-    const bool elapsed = low.find("elapsed") != std::string::npos || low.find("since") != std::string::npos ||
+    const bool elapsed = low.find("elapsed") != std::string::npos ||
+                         low.find("since") != std::string::npos ||
                          low.find("dauer") != std::string::npos;
     if (most(TimeStyle::isoDateTime))
         return TimeStyle::isoDateTime;
     if (most(TimeStyle::elapsedClock)) {
         const auto first = readTime(rows.front()[column], TimeStyle::elapsedClock, comma);
-        return elapsed || (first && *first < 60) || !most(TimeStyle::clock) ? TimeStyle::elapsedClock
-                                                                            : TimeStyle::clock;
+        return elapsed || (first && *first < 60) || !most(TimeStyle::clock)
+                   ? TimeStyle::elapsedClock
+                   : TimeStyle::clock;
     }
     const bool named = low.starts_with("t") || low.find("time") != std::string::npos || elapsed ||
-                       low.find("zeit") != std::string::npos || low.find("sec") != std::string::npos ||
+                       low.find("zeit") != std::string::npos ||
+                       low.find("sec") != std::string::npos ||
                        low.find("min") != std::string::npos || low == "s";
     if (column == 0 && risingNumbers(rows, column, comma) && (named || header.empty()))
-        return low.find("min") != std::string::npos ? TimeStyle::elapsedMinutes : TimeStyle::elapsedSeconds;
+        return low.find("min") != std::string::npos ? TimeStyle::elapsedMinutes
+                                                    : TimeStyle::elapsedSeconds;
     return std::nullopt;
 }
 
@@ -197,15 +210,17 @@ Result<CsvDialect> sniffCsv(std::string_view text) {
     }
     if (rows.empty())
         return fail(Errc::parse,
-                    fmt::format("no readings found: \"{}\" holds no number", std::string(lines.back().text.substr(0, 60))),
+                    fmt::format("no readings found: \"{}\" holds no number",
+                                std::string(lines.back().text.substr(0, 60))),
                     lines.back().number);
     out.header = !header.empty();
     bool timeFound = false, temperatureFound = false;
     for (std::size_t c = 0; c < split.fields; ++c) {
         CsvColumn column;
         column.name = out.header ? std::string(bare(header[c])) : fmt::format("probe {}", c + 1);
-        const auto style = timeFound ? std::nullopt
-                                     : timeStyleOf(rows, c, out.header ? column.name : "", split.decimalComma);
+        const auto style =
+            timeFound ? std::nullopt
+                      : timeStyleOf(rows, c, out.header ? column.name : "", split.decimalComma);
         if (style) {
             column.use = ColumnUse::time;
             out.time = *style;

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "formats/csv_time.h"
 
 #include "formats/csv_fields.h"
@@ -80,7 +83,8 @@ std::optional<double> isoSeconds(std::string_view text) {
     if (!clock || !date.ok())
         return std::nullopt;
     double seconds =
-        static_cast<double>(std::chrono::sys_days(date).time_since_epoch().count()) * 86400 + *clock;
+        static_cast<double>(std::chrono::sys_days(date).time_since_epoch().count()) * 86400 +
+        *clock;
     if (takeChar(text, "Zz"))
         return text.empty() ? std::optional(seconds) : std::nullopt;
     if (!text.empty()) {
@@ -120,15 +124,20 @@ std::optional<double> clockSeconds(std::string_view text, bool elapsed) {
 std::optional<double> readTime(std::string_view raw, TimeStyle style, bool decimalComma) {
     const std::string_view field = bare(raw);
     switch (style) {
-    case TimeStyle::isoDateTime: return isoSeconds(field);
-    case TimeStyle::clock: return clockSeconds(field, false);
-    case TimeStyle::elapsedClock: return clockSeconds(field, true);
-    case TimeStyle::elapsedSeconds: return readDecimal(field, decimalComma);
+    case TimeStyle::isoDateTime:
+        return isoSeconds(field);
+    case TimeStyle::clock:
+        return clockSeconds(field, false);
+    case TimeStyle::elapsedClock:
+        return clockSeconds(field, true);
+    case TimeStyle::elapsedSeconds:
+        return readDecimal(field, decimalComma);
     case TimeStyle::elapsedMinutes: {
         const auto minutes = readDecimal(field, decimalComma);
         return minutes ? std::optional(*minutes * 60) : std::nullopt;
     }
-    case TimeStyle::none: return std::nullopt;
+    case TimeStyle::none:
+        return std::nullopt;
     }
     return std::nullopt;
 }

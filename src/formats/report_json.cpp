@@ -1,9 +1,13 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "formats/report_json.h"
 
 #include "food/browning.h"
 #include "quantity/temperature.h"
 
 #include <cmath>
+#include <nlohmann/json.hpp>
 
 namespace dynamet::formats {
 
@@ -28,14 +32,10 @@ json reductionJson(const rating::Reduction& reduction) {
         covariance.push_back(std::vector<double>(
             reduction.covariance.begin() + static_cast<std::ptrdiff_t>(i * n),
             reduction.covariance.begin() + static_cast<std::ptrdiff_t>((i + 1) * n)));
-    return {{"format", "dynamet-rate-result"},
-            {"version", 1},
-            {"protocol", reduction.protocol},
-            {"algorithm_version", rating::kAlgorithmVersion},
-            {"quantities", quantities},
-            {"covariance", covariance},
-            {"sentence", reduction.sentence},
-            {"warnings", warnings}};
+    return {{"format", "dynamet-rate-result"}, {"version", 1},
+            {"protocol", reduction.protocol},  {"algorithm_version", rating::kAlgorithmVersion},
+            {"quantities", quantities},        {"covariance", covariance},
+            {"sentence", reduction.sentence},  {"warnings", warnings}};
 }
 
 json outcomeJson(const cook::Outcome& o) {
@@ -85,8 +85,11 @@ json rowJson(const translate::Row& row, const kitchen::Kitchen& kitchen) {
     out["outcome"] = outcomeJson(row.outcome);
     if (row.window) {
         const translate::Window& w = *row.window;
-        json window{{"look_s", w.lookS}, {"expect_s", w.expectS}, {"ln_sd", w.lnSd},
-                    {"never_share", w.neverShare}, {"sampled", w.sampled}};
+        json window{{"look_s", w.lookS},
+                    {"expect_s", w.expectS},
+                    {"ln_sd", w.lnSd},
+                    {"never_share", w.neverShare},
+                    {"sampled", w.sampled}};
         if (w.latestS)
             window["latest_s"] = *w.latestS;
         if (w.overshootS)

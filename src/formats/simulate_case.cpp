@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "formats/simulate_case.h"
 
 #include "formats/strict_json.h"
@@ -11,7 +14,9 @@ namespace {
 
 using heat::FaceBoundary;
 
-double kelvin(double celsius) { return celsius + kZeroCelsiusK; }
+double kelvin(double celsius) {
+    return celsius + kZeroCelsiusK;
+}
 
 /// A number, or [[t_s, C], …].
 heat::TimeCurve curve(const StrictJson& value) {
@@ -37,8 +42,8 @@ void readPlate(const StrictJson& plate, FaceBoundary& out) {
         out.plate = heat::FixedPlate{curve(plate.at("C")), plate.at("contact").above(0)};
         return;
     }
-    plate.onlyKeys({"start_C", "contact", "heat_capacity_J_m2K", "burner_W_m2", "loss_W_m2K", "ambient_C",
-                    "area_ratio"});
+    plate.onlyKeys({"start_C", "contact", "heat_capacity_J_m2K", "burner_W_m2", "loss_W_m2K",
+                    "ambient_C", "area_ratio"});
     heat::LumpedPlate lumped;
     lumped.startK = kelvin(plate.at("start_C").number());
     lumped.contact = plate.at("contact").above(0);
@@ -53,8 +58,8 @@ void readPlate(const StrictJson& plate, FaceBoundary& out) {
 }
 
 FaceBoundary readFace(const StrictJson& face) {
-    face.onlyKeys({"air_C", "h", "radiant_C", "emissivity_view", "radiators", "plate", "liquid", "flux_W_m2",
-                   "evaporation", "insulated"});
+    face.onlyKeys({"air_C", "h", "radiant_C", "emissivity_view", "radiators", "plate", "liquid",
+                   "flux_W_m2", "evaporation", "insulated"});
     FaceBoundary out;
     if (face.has("insulated") && face.at("insulated").boolean()) {
         if (face.json().size() > 1)
@@ -64,7 +69,8 @@ FaceBoundary readFace(const StrictJson& face) {
     if (face.has("air_C") || face.has("h"))
         out.air = heat::Convection{curve(face.at("air_C")), face.at("h").atLeast(0)};
     if (face.has("radiant_C") || face.has("emissivity_view"))
-        out.radiators.push_back({curve(face.at("radiant_C")), face.at("emissivity_view").atLeast(0)});
+        out.radiators.push_back(
+            {curve(face.at("radiant_C")), face.at("emissivity_view").atLeast(0)});
     if (face.has("radiators"))
         for (const StrictJson& one : face.at("radiators").list()) {
             one.onlyKeys({"C", "emissivity_view"});
@@ -89,15 +95,16 @@ FaceBoundary readFace(const StrictJson& face) {
 heat::Material readProperties(const StrictJson& properties) {
     if (!properties.has("composition")) {
         properties.onlyKeys({"k", "rho", "c"});
-        return heat::Material(heat::ConstantProperties{
-            properties.at("k").above(0), properties.at("rho").above(0), properties.at("c").above(0)});
+        return heat::Material(heat::ConstantProperties{properties.at("k").above(0),
+                                                       properties.at("rho").above(0),
+                                                       properties.at("c").above(0)});
     }
     properties.onlyKeys({"composition"});
     const StrictJson c = properties.at("composition");
     c.onlyKeys({"water", "protein", "fat", "carbohydrate", "fibre", "ash"});
-    const auto composition = food::normalised(
-        {c.numberOr("water", 0), c.numberOr("protein", 0), c.numberOr("fat", 0),
-         c.numberOr("carbohydrate", 0), c.numberOr("fibre", 0), c.numberOr("ash", 0)});
+    const auto composition = food::normalised({c.numberOr("water", 0), c.numberOr("protein", 0),
+                                               c.numberOr("fat", 0), c.numberOr("carbohydrate", 0),
+                                               c.numberOr("fibre", 0), c.numberOr("ash", 0)});
     if (!composition)
         throw composition.error().in("piece.properties");
     return heat::Material(*composition);
@@ -107,7 +114,8 @@ void readPiece(const StrictJson& piece, SimulateCase& out) {
     const std::string shape = piece.at("shape").text();
     const bool slab = shape == "slab";
     if (shape == "block" || shape == "finite_cylinder")
-        throw Error{Errc::unsupported, fmt::format("shape \"{}\" needs the cross-section solver", shape), 0};
+        throw Error{Errc::unsupported,
+                    fmt::format("shape \"{}\" needs the cross-section solver", shape), 0};
     if (!slab && shape != "cylinder" && shape != "sphere")
         throw piece.wrong(fmt::format("shape \"{}\" is not known", shape));
     piece.onlyKeys({"shape", slab ? "thickness_m" : "diameter_m", "properties", "start_C"});
@@ -168,7 +176,8 @@ Result<SimulateCase> readCase(const std::string& text) {
         }
         if (root.has("model")) {
             root.at("model").onlyKeys({"boiling"});
-            out.boiling = !root.at("model").has("boiling") || root.at("model").at("boiling").boolean();
+            out.boiling =
+                !root.at("model").has("boiling") || root.at("model").at("boiling").boolean();
         }
         return out;
     });
@@ -180,8 +189,9 @@ Result<SimulateResult> runCase(const SimulateCase& input) {
     options.toleranceK = 0.02;
     options.pressurePa = input.pressurePa;
     options.boiling = input.boiling;
-    auto solver = heat::PieceSolver::create(input.piece, std::make_shared<heat::Material>(input.material),
-                                            std::make_shared<heat::Vapour>(input.pressurePa), options);
+    auto solver =
+        heat::PieceSolver::create(input.piece, std::make_shared<heat::Material>(input.material),
+                                  std::make_shared<heat::Vapour>(input.pressurePa), options);
     if (!solver)
         return tl::unexpected(solver.error());
     const bool slab = input.piece.shape == heat::Shape::slab;
@@ -211,8 +221,11 @@ Result<SimulateResult> runCase(const SimulateCase& input) {
 }
 
 std::string resultJson(const SimulateCase& input, const SimulateResult& r) {
-    nlohmann::json out{{"format", "dynamet-simulate-result"}, {"version", 1}, {"t_s", r.timeS},
-                       {"core_C", r.coreC},                   {"mean_C", r.meanC},
+    nlohmann::json out{{"format", "dynamet-simulate-result"},
+                       {"version", 1},
+                       {"t_s", r.timeS},
+                       {"core_C", r.coreC},
+                       {"mean_C", r.meanC},
                        {"core_at_end_C", r.coreC.back()}};
     if (input.piece.shape == heat::Shape::slab) {
         out["top_C"] = r.topC;

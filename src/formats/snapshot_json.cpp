@@ -1,7 +1,12 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "formats/snapshot_json.h"
 
 #include "formats/report_json.h"
 #include "quantity/temperature.h"
+
+#include <nlohmann/json.hpp>
 
 namespace dynamet::formats {
 
@@ -10,7 +15,10 @@ using nlohmann::json;
 json snapshotJson(const translate::Prepared& prepared, const std::vector<translate::Row>& rows) {
     const translate::Request& r = prepared.request;
     const auto* appliance = findAppliance(r.kitchen, r.reference.applianceId);
-    json out{{"format", "dynamet-translation-snapshot"}, {"version", 1}, {"recipe_text", r.recipeText}, {"seed", r.seed}};
+    json out{{"format", "dynamet-translation-snapshot"},
+             {"version", 1},
+             {"recipe_text", r.recipeText},
+             {"seed", r.seed}};
     out["piece"] = {{"food", r.piece.food.id},
                     {"composition",
                      {{"water", r.piece.food.composition.water},
@@ -22,17 +30,22 @@ json snapshotJson(const translate::Prepared& prepared, const std::vector<transla
                     {"form", word(r.piece.form)},
                     {"thickness_m", r.piece.thicknessM},
                     {"start_C", r.piece.startK - kZeroCelsiusK}};
-    out["goal"] = {{"core_C", r.goal.coreK - kZeroCelsiusK}, {"read_at", word(r.goal.readAt)},
-                   {"band_C", {r.goal.bandLowK - kZeroCelsiusK, r.goal.bandHighK - kZeroCelsiusK}}, {"words", r.goal.words}};
-    out["spread"] = {{"thickness_relative", r.spread.thicknessRelative}, {"start_K", r.spread.startK},
-                     {"moisture_ln", r.spread.moistureLn}, {"model_ln", r.spread.modelLn}};
-    out["reference"] = {{"appliance", appliance ? appliance->name : ""},
-                        {"setting", appliance ? settingText(appliance->controls, r.reference.setting) : ""},
-                        {"zone", r.reference.zone},
-                        {"altitude_m", prepared.programme.site.altitudeM},
-                        {"pressure_Pa", pressurePa(prepared.programme.site)},
-                        {"field", fieldJson(prepared.programme.field)},
-                        {"outcome", outcomeJson(prepared.outcome)}};
+    out["goal"] = {{"core_C", r.goal.coreK - kZeroCelsiusK},
+                   {"read_at", word(r.goal.readAt)},
+                   {"band_C", {r.goal.bandLowK - kZeroCelsiusK, r.goal.bandHighK - kZeroCelsiusK}},
+                   {"words", r.goal.words}};
+    out["spread"] = {{"thickness_relative", r.spread.thicknessRelative},
+                     {"start_K", r.spread.startK},
+                     {"moisture_ln", r.spread.moistureLn},
+                     {"model_ln", r.spread.modelLn}};
+    out["reference"] = {
+        {"appliance", appliance ? appliance->name : ""},
+        {"setting", appliance ? settingText(appliance->controls, r.reference.setting) : ""},
+        {"zone", r.reference.zone},
+        {"altitude_m", prepared.programme.site.altitudeM},
+        {"pressure_Pa", pressurePa(prepared.programme.site)},
+        {"field", fieldJson(prepared.programme.field)},
+        {"outcome", outcomeJson(prepared.outcome)}};
     out["rows"] = json::array();
     for (const translate::Row& row : rows) {
         json one = rowJson(row, r.kitchen);

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "formats/strict_json.h"
 
 #include <algorithm>
@@ -8,7 +11,8 @@
 namespace dynamet::formats {
 
 Error StrictJson::wrong(const std::string& why) const {
-    return {Errc::invalidArgument, fmt::format("{}: {}", place_.empty() ? "the case" : place_, why), 0};
+    return {Errc::invalidArgument, fmt::format("{}: {}", place_.empty() ? "the case" : place_, why),
+            0};
 }
 
 void StrictJson::onlyKeys(std::initializer_list<const char*> keys) const {
@@ -19,7 +23,9 @@ void StrictJson::onlyKeys(std::initializer_list<const char*> keys) const {
             throw wrong(fmt::format("the key \"{}\" is not known here", key));
 }
 
-bool StrictJson::has(const char* key) const { return value_->is_object() && value_->contains(key); }
+bool StrictJson::has(const char* key) const {
+    return value_->is_object() && value_->contains(key);
+}
 
 StrictJson StrictJson::at(const char* key) const {
     if (!has(key))

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "quantity/result.h"
@@ -14,7 +17,8 @@ namespace dynamet::formats {
 /// `readStrictly`, which turns it into a Result.
 class StrictJson {
   public:
-    StrictJson(const nlohmann::json& value, std::string place) : value_(&value), place_(std::move(place)) {}
+    StrictJson(const nlohmann::json& value, std::string place)
+        : value_(&value), place_(std::move(place)) {}
     const nlohmann::json& json() const { return *value_; }
     Error wrong(const std::string& why) const;
     void onlyKeys(std::initializer_list<const char*> keys) const;
@@ -35,7 +39,8 @@ class StrictJson {
 
 /// Parses and reads; broken JSON is a parse error with its line.
 template <class Read>
-auto readStrictly(const std::string& text, Read read) -> Result<decltype(read(std::declval<StrictJson>()))> {
+auto readStrictly(const std::string& text, Read read)
+    -> Result<decltype(read(std::declval<StrictJson>()))> {
     try {
         const nlohmann::json root = nlohmann::json::parse(text);
         return read(StrictJson(root, ""));

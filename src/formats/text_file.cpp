@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "formats/text_file.h"
 
 #include <cerrno>
@@ -12,7 +15,8 @@ namespace dynamet::formats {
 namespace {
 
 Error systemError(const std::string& path) {
-    return {errno == ENOENT ? Errc::notFound : Errc::io, fmt::format("{}: {}", path, std::strerror(errno))};
+    return {errno == ENOENT ? Errc::notFound : Errc::io,
+            fmt::format("{}: {}", path, std::strerror(errno))};
 }
 
 struct Closer {

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "heat/vapour.h"
@@ -62,7 +65,8 @@ struct Liquid {
     bool operator==(const Liquid&) const = default;
 };
 
-/// What one face of the appliance does to the food; everything present adds up. Nothing = insulated.
+/// What one face of the appliance does to the food; everything present adds up. Nothing =
+/// insulated.
 struct FaceBoundary {
     std::optional<Convection> air;
     std::vector<Radiator> radiators;
@@ -76,10 +80,10 @@ struct FaceBoundary {
 
 /// The moisture of a face under the drying law.
 struct FaceMoisture {
-    double water0 = 0;        ///< kg/m³ in the food; 0 = nothing evaporates
-    double evaporated = 0;    ///< kg/m² so far
-    double most = 0;          ///< kg/m² that the face can give
-    double supply = 1;        ///< factor on the diffusivity (an uncertain input)
+    double water0 = 0;     ///< kg/m³ in the food; 0 = nothing evaporates
+    double evaporated = 0; ///< kg/m² so far
+    double most = 0;       ///< kg/m² that the face can give
+    double supply = 1;     ///< factor on the diffusivity (an uncertain input)
 };
 
 /// Flux into the food without a lumped plate, W/m², with its derivative by the face's temperature.

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "heat/material.h"
 
 #include "quantity/temperature.h"
@@ -39,9 +42,12 @@ Material::Row Material::row(double kelvin) const {
     const std::size_t i = at(kelvin, share);
     const Row &a = rows_[i], &b = rows_[i + 1];
     const auto mix = [share](double x, double y) { return x + share * (y - x); };
-    return {mix(a.fullCapacity, b.fullCapacity),   mix(a.fullConductivity, b.fullConductivity),
-            mix(a.dryCapacity, b.dryCapacity),     mix(a.waterCapacity, b.waterCapacity),
-            mix(a.drySum, b.drySum),               mix(a.waterShare, b.waterShare),
+    return {mix(a.fullCapacity, b.fullCapacity),
+            mix(a.fullConductivity, b.fullConductivity),
+            mix(a.dryCapacity, b.dryCapacity),
+            mix(a.waterCapacity, b.waterCapacity),
+            mix(a.drySum, b.drySum),
+            mix(a.waterShare, b.waterShare),
             mix(a.waterConductivity, b.waterConductivity)};
 }
 

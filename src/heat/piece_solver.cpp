@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "heat/piece_solver.h"
 
 #include <algorithm>
@@ -16,7 +19,8 @@ constexpr double kOvershootTolerances = 15;
 
 } // namespace
 
-Result<PieceSolver> PieceSolver::create(const Piece& piece, std::shared_ptr<const Material> material,
+Result<PieceSolver> PieceSolver::create(const Piece& piece,
+                                        std::shared_ptr<const Material> material,
                                         std::shared_ptr<const Vapour> vapour,
                                         const SolverOptions& options) {
     if (!(piece.thicknessM >= 1e-4 && piece.thicknessM <= 1))
@@ -24,10 +28,11 @@ Result<PieceSolver> PieceSolver::create(const Piece& piece, std::shared_ptr<cons
                     fmt::format("a thickness of {} m is outside 0.1 mm to 1 m", piece.thicknessM));
     const double coldest = material->waterPerVolume() > 0 ? 273.15 : 233.15;
     if (!(piece.startK >= coldest && piece.startK <= 473.15))
-        return fail(Errc::unsupported,
-                    fmt::format("a start of {:.1f} °C is outside {:.0f} to 200 °C (from frozen is not "
-                                "computed yet)",
-                                piece.startK - 273.15, coldest - 273.15));
+        return fail(
+            Errc::unsupported,
+            fmt::format("a start of {:.1f} °C is outside {:.0f} to 200 °C (from frozen is not "
+                        "computed yet)",
+                        piece.startK - 273.15, coldest - 273.15));
     if (options.cells < 4 || options.cells % 2 != 0 || options.cells > 20000)
         return fail(Errc::invalidArgument, "cells must be even, 4 to 20000");
     if (!(options.toleranceK > 0))
@@ -58,9 +63,9 @@ Result<PieceSolver> PieceSolver::create(const Piece& piece, std::shared_ptr<cons
     const double water = s.material_->waterPerVolume();
     s.most_ = {slab ? water * total / 2 : 0, water * total / s.faceArea_[topFace] / (slab ? 2 : 1)};
     const std::size_t rows = s.nodes_ + 2;
-    for (auto* v : {&s.now_.kelvin, &s.later_.kelvin, &s.lower_, &s.diagonal_, &s.upper_,
-                    &s.factorLower_, &s.factorDiagonal_, &s.factorUpper_, &s.k1_, &s.k2_, &s.trial_,
-                    &s.rhs_})
+    for (auto* v :
+         {&s.now_.kelvin, &s.later_.kelvin, &s.lower_, &s.diagonal_, &s.upper_, &s.factorLower_,
+          &s.factorDiagonal_, &s.factorUpper_, &s.k1_, &s.k2_, &s.trial_, &s.rhs_})
         v->assign(rows, 0);
     for (auto* v : {&s.now_.boil, &s.later_.boil, &s.capacity_, &s.conductivity_, &s.conductance_,
                     &s.waterTrial_})
@@ -108,7 +113,8 @@ void PieceSolver::restore(const State& state) {
     fresh_ = false;
 }
 
-FaceMoisture PieceSolver::moistureAt(FaceIndex face, const std::array<double, 2>& evaporated) const {
+FaceMoisture PieceSolver::moistureAt(FaceIndex face,
+                                     const std::array<double, 2>& evaporated) const {
     return {material_->waterPerVolume(), evaporated[face], most_[face], options_.moistureSupply};
 }
 
@@ -137,16 +143,17 @@ double PieceSolver::heatContent() const {
         // Simpson's rule over the sensible heat; the missing water took its latent heat with it.
         const double zero = 273.15;
         const double mid = (t + zero) / 2;
-        const double mean = (material_->heatCapacity(zero, left) +
-                             4 * material_->heatCapacity(mid, left) +
-                             material_->heatCapacity(t, left)) /
-                            6;
+        const double mean =
+            (material_->heatCapacity(zero, left) + 4 * material_->heatCapacity(mid, left) +
+             material_->heatCapacity(t, left)) /
+            6;
         sum += volume_[i] * mean * (t - zero);
     }
     return sum;
 }
 
-void PieceSolver::conductances(const std::vector<double>& kelvin, const std::vector<double>& water) {
+void PieceSolver::conductances(const std::vector<double>& kelvin,
+                               const std::vector<double>& water) {
     for (std::size_t i = 0; i < nodes_; ++i) {
         if (water[i] == 1) {
             material_->full(kelvin[i + 1], capacity_[i], conductivity_[i]);
@@ -204,9 +211,8 @@ void PieceSolver::addFace(FaceIndex face, const std::vector<double>& kelvin,
 void PieceSolver::finishRows(const std::vector<double>& kelvin, const std::vector<double>& water,
                              Rates& out, bool jacobian) {
     const double water0 = material_->waterPerVolume();
-    const double boiling = options_.boiling && water0 > 0
-                               ? vapour_->boilingK() - kBoilingSlackK
-                               : std::numeric_limits<double>::infinity();
+    const double boiling = options_.boiling && water0 > 0 ? vapour_->boilingK() - kBoilingSlackK
+                                                          : std::numeric_limits<double>::infinity();
     for (std::size_t i = 0; i < nodes_; ++i) {
         const std::size_t row = i + 1;
         const double net = out.kelvin[row];
@@ -365,7 +371,8 @@ Result<bool> PieceSolver::advance(double untilS, const StepObserver& observer) {
         const double remaining = goal - state_.timeS;
         const double wanted = std::min(state_.nextStepS, options_.longestStepS);
         // Two even steps rather than a long one and a crumb.
-        double dt = remaining <= wanted ? remaining : std::min(wanted, std::max(remaining / 2, 1e-6));
+        double dt =
+            remaining <= wanted ? remaining : std::min(wanted, std::max(remaining / 2, 1e-6));
         if (remaining > 2 * wanted)
             dt = wanted;
         const double error = tryStep(dt);
@@ -426,7 +433,8 @@ std::pair<double, double> highestInside(const StepReport& step) {
     double low = 0, high = 1; // one maximum: narrow it by thirds
     for (int i = 0; i < 40; ++i) {
         const double a = low + (high - low) / 3, b = high - (high - low) / 3;
-        (cubicAt(step, a) < cubicAt(step, b) ? low : high) = cubicAt(step, a) < cubicAt(step, b) ? a : b;
+        (cubicAt(step, a) < cubicAt(step, b) ? low : high) =
+            cubicAt(step, a) < cubicAt(step, b) ? a : b;
     }
     return {cubicAt(step, low), step.startS + (step.endS - step.startS) * low};
 }

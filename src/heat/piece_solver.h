@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "heat/boundary.h"
@@ -39,7 +42,7 @@ enum FaceIndex : std::size_t { bottomFace = 0, topFace = 1 };
 /// Everything that changes while a piece cooks; copied to come back to a moment.
 struct State {
     double timeS = 0;
-    std::vector<double> kelvin;    ///< bottom plate, nodes from bottom (or centre) to top, top plate
+    std::vector<double> kelvin; ///< bottom plate, nodes from bottom (or centre) to top, top plate
     std::vector<double> waterLeft; ///< share of the node's water, 1…0
     std::vector<double> peakK;     ///< highest temperature of each node so far
     std::array<double, 2> evaporated{};
@@ -49,8 +52,8 @@ struct State {
 /// What an observer is told after every accepted step.
 struct StepReport {
     double startS, endS;
-    double coreStartK, coreEndK;         ///< geometric centre
-    double coreStartRate, coreEndRate;   ///< K/s
+    double coreStartK, coreEndK;       ///< geometric centre
+    double coreStartRate, coreEndRate; ///< K/s
 };
 /// Returns false to stop after this step.
 using StepObserver = std::function<bool(const StepReport&)>;
@@ -79,7 +82,9 @@ class PieceSolver {
     double timeS() const { return state_.timeS; }
     double coreK() const { return state_.kelvin[core_ + 1]; }
     double surfaceK(FaceIndex face) const { return state_.kelvin[surfaceRow(face)]; }
-    double plateK(FaceIndex face) const { return state_.kelvin[face == bottomFace ? 0 : nodes_ + 1]; }
+    double plateK(FaceIndex face) const {
+        return state_.kelvin[face == bottomFace ? 0 : nodes_ + 1];
+    }
     double meanK() const;
     /// Flux and dryness at a face now, for browning.
     FaceFlux faceNow(FaceIndex face) const;

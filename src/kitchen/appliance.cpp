@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "kitchen/appliance.h"
 
 #include <array>
@@ -35,13 +38,21 @@ constexpr std::array<KindRow, 20> kKinds{
      {waterBath, "water_bath", "Water bath", waterAndOil},
      {deepFryer, "deep_fryer", "Deep fryer", waterAndOil}}};
 
-const KindRow& row(ApplianceKind kind) { return kKinds[static_cast<std::size_t>(kind)]; }
+const KindRow& row(ApplianceKind kind) {
+    return kKinds[static_cast<std::size_t>(kind)];
+}
 
 } // namespace
 
-const char* word(ApplianceKind kind) { return row(kind).word; }
-const char* kindName(ApplianceKind kind) { return row(kind).name; }
-HeatGroup groupOf(ApplianceKind kind) { return row(kind).group; }
+const char* word(ApplianceKind kind) {
+    return row(kind).word;
+}
+const char* kindName(ApplianceKind kind) {
+    return row(kind).name;
+}
+HeatGroup groupOf(ApplianceKind kind) {
+    return row(kind).group;
+}
 
 std::optional<ApplianceKind> applianceKind(const std::string& text) {
     for (const KindRow& r : kKinds)
@@ -62,10 +73,14 @@ const std::vector<ApplianceKind>& allKinds() {
 
 const char* groupName(HeatGroup group) {
     switch (group) {
-    case plates: return "Plates";
-    case air: return "Air";
-    case coalsAndFlame: return "Coals and flame";
-    case waterAndOil: return "Water and oil";
+    case plates:
+        return "Plates";
+    case air:
+        return "Air";
+    case coalsAndFlame:
+        return "Coals and flame";
+    case waterAndOil:
+        return "Water and oil";
     }
     return "";
 }

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "kitchen/setting.h"
@@ -10,9 +13,26 @@ namespace dynamet::kitchen {
 
 /// Kinds of appliance; their words are kept in books: only ever append.
 enum class ApplianceKind {
-    gasHob, radiantHob, solidPlateHob, inductionHob, portableBurner, griddle, stillOven, fanOven,
-    combiOven, countertopOven, woodOven, ironOven, airFryer, gasGrill, charcoalKettle,
-    coveredCeramicGrill, pelletGrill, coalChimney, waterBath, deepFryer
+    gasHob,
+    radiantHob,
+    solidPlateHob,
+    inductionHob,
+    portableBurner,
+    griddle,
+    stillOven,
+    fanOven,
+    combiOven,
+    countertopOven,
+    woodOven,
+    ironOven,
+    airFryer,
+    gasGrill,
+    charcoalKettle,
+    coveredCeramicGrill,
+    pelletGrill,
+    coalChimney,
+    waterBath,
+    deepFryer
 };
 const char* word(ApplianceKind kind);
 std::optional<ApplianceKind> applianceKind(const std::string& word);

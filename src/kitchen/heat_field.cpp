@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "kitchen/heat_field.h"
 
 #include <algorithm>
@@ -8,19 +11,33 @@ namespace dynamet::kitchen {
 namespace {
 
 constexpr std::array<const char*, 4> kFaces{"all", "top", "bottom", "side"};
-constexpr std::array<const char*, 16> kTerms{
-    "air_K",       "h_air_W_m2K",   "vapour_Pa",  "radiant_K", "view",
-    "radiant2_K",  "view2",         "plate_K",    "contact_W_m2K",
-    "plate_heat_capacity_J_m2K",    "plate_flux_W_m2",         "plate_loss_W_m2K",
-    "plate_set_K", "liquid_K",      "h_liquid_W_m2K",          "power_W"};
+constexpr std::array<const char*, 16> kTerms{"air_K",
+                                             "h_air_W_m2K",
+                                             "vapour_Pa",
+                                             "radiant_K",
+                                             "view",
+                                             "radiant2_K",
+                                             "view2",
+                                             "plate_K",
+                                             "contact_W_m2K",
+                                             "plate_heat_capacity_J_m2K",
+                                             "plate_flux_W_m2",
+                                             "plate_loss_W_m2K",
+                                             "plate_set_K",
+                                             "liquid_K",
+                                             "h_liquid_W_m2K",
+                                             "power_W"};
 
 } // namespace
 
 const char* word(Provenance provenance) {
     switch (provenance) {
-    case Provenance::measured: return "measured";
-    case Provenance::interpolated: return "interpolated";
-    case Provenance::assumed: return "assumed";
+    case Provenance::measured:
+        return "measured";
+    case Provenance::interpolated:
+        return "interpolated";
+    case Provenance::assumed:
+        return "assumed";
     }
     return "assumed";
 }
@@ -57,9 +74,8 @@ const FieldNumber* seenBy(const HeatField& field, Face face, Term term) {
 }
 
 void put(HeatField& field, const FieldNumber& number) {
-    const auto at =
-        std::lower_bound(field.numbers.begin(), field.numbers.end(), number.key,
-                         [](const FieldNumber& n, FieldKey k) { return n.key < k; });
+    const auto at = std::lower_bound(field.numbers.begin(), field.numbers.end(), number.key,
+                                     [](const FieldNumber& n, FieldKey k) { return n.key < k; });
     if (at != field.numbers.end() && at->key == number.key)
         *at = number;
     else
@@ -79,8 +95,8 @@ double covarianceOf(const HeatField& field, FieldKey a, FieldKey b) {
 
 namespace {
 
-/// Air and what is radiated, weighted by how strongly each takes hold of a cool face: what a zone or an
-/// oven is to food, known far better than either alone.
+/// Air and what is radiated, weighted by how strongly each takes hold of a cool face: what a zone
+/// or an oven is to food, known far better than either alone.
 Representative operative(const HeatField& field, const FieldNumber& air) {
     const FieldNumber* radiant = seenBy(field, Face::top, Term::radiant);
     const FieldNumber* h = seenBy(field, Face::top, Term::hAir);
@@ -91,7 +107,8 @@ Representative operative(const HeatField& field, const FieldNumber& air) {
     const double w = byRadiation / (byRadiation + h->value);
     const double variance = (1 - w) * (1 - w) * air.u * air.u + w * w * radiant->u * radiant->u +
                             2 * w * (1 - w) * covarianceOf(field, air.key, radiant->key);
-    return {(1 - w) * air.value + w * radiant->value, std::sqrt(std::max(0.0, variance)), air.provenance};
+    return {(1 - w) * air.value + w * radiant->value, std::sqrt(std::max(0.0, variance)),
+            air.provenance};
 }
 
 } // namespace
@@ -106,7 +123,8 @@ Representative representative(const HeatField& field, double ambientK) {
     const FieldNumber* loss = seenBy(field, Face::bottom, Term::plateLoss);
     if (flux && loss && loss->value > 0) {
         const double rise = flux->value / loss->value;
-        const double relative = std::hypot(flux->u / std::max(flux->value, 1e-9), loss->u / loss->value);
+        const double relative =
+            std::hypot(flux->u / std::max(flux->value, 1e-9), loss->u / loss->value);
         return {ambientK + rise, rise * relative, flux->provenance};
     }
     if (const FieldNumber* air = seenBy(field, Face::top, Term::air))

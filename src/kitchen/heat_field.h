@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include <compare>
@@ -17,8 +20,22 @@ enum class Face { all, top, bottom, side };
 /// What a face sees. Temperatures K, coefficients W/m²K, fluxes W/m², pressures Pa, heat capacity
 /// J/m²K; view = view factor × emissivity of the food; power W (hobs: becomes a plate flux).
 enum class Term {
-    air, hAir, vapour, radiant, view, radiant2, view2, plate, contact, plateHeatCapacity, plateFlux,
-    plateLoss, plateSet, liquid, hLiquid, power
+    air,
+    hAir,
+    vapour,
+    radiant,
+    view,
+    radiant2,
+    view2,
+    plate,
+    contact,
+    plateHeatCapacity,
+    plateFlux,
+    plateLoss,
+    plateSet,
+    liquid,
+    hLiquid,
+    power
 };
 
 struct FieldKey {

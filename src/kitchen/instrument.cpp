@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "kitchen/instrument.h"
 
 #include <cmath>
@@ -6,13 +9,20 @@ namespace dynamet::kitchen {
 
 const char* word(InstrumentKind kind) {
     switch (kind) {
-    case InstrumentKind::probe: return "probe";
-    case InstrumentKind::infrared: return "infrared";
-    case InstrumentKind::builtInDial: return "built_in_dial";
-    case InstrumentKind::scale: return "scale";
-    case InstrumentKind::energyMeter: return "energy_meter";
-    case InstrumentKind::gasMeter: return "gas_meter";
-    case InstrumentKind::clock: return "clock";
+    case InstrumentKind::probe:
+        return "probe";
+    case InstrumentKind::infrared:
+        return "infrared";
+    case InstrumentKind::builtInDial:
+        return "built_in_dial";
+    case InstrumentKind::scale:
+        return "scale";
+    case InstrumentKind::energyMeter:
+        return "energy_meter";
+    case InstrumentKind::gasMeter:
+        return "gas_meter";
+    case InstrumentKind::clock:
+        return "clock";
     }
     return "probe";
 }

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "kitchen/kitchen.h"
 
 #include <fmt/format.h>
@@ -15,7 +18,9 @@ const T* byId(const std::vector<T>& list, const std::string& id) {
 
 } // namespace
 
-const Site* findSite(const Kitchen& kitchen, const std::string& id) { return byId(kitchen.sites, id); }
+const Site* findSite(const Kitchen& kitchen, const std::string& id) {
+    return byId(kitchen.sites, id);
+}
 const Vessel* findVessel(const Kitchen& kitchen, const std::string& id) {
     return byId(kitchen.vessels, id);
 }

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "kitchen/rate_sheet.h"
 
 #include <algorithm>
@@ -44,13 +47,15 @@ std::vector<double> burnerShares(const Appliance& a, const Setting& s) {
     for (std::size_t i = 0; i < a.controls.size(); ++i)
         if (const auto* levels = std::get_if<std::vector<int>>(&s.values[i]))
             for (int level : *levels)
-                out.push_back(a.controls[i].labels[static_cast<std::size_t>(level)].number.value_or(0));
+                out.push_back(
+                    a.controls[i].labels[static_cast<std::size_t>(level)].number.value_or(0));
     return out;
 }
 
 } // namespace
 
-std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const RatedNumber> rated, int places) {
+std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const RatedNumber> rated,
+                                   int places) {
     std::vector<Setting> out;
     for (const RatedNumber& r : rated)
         addOnce(out, withUsualPreheat(appliance, r.setting));
@@ -58,10 +63,13 @@ std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const R
         if (out.size() >= kMostRows)
             break;
         // Burner sets: the singles and all alike are enough beside what was tested.
-        const auto* levels = s.values.empty() ? nullptr : std::get_if<std::vector<int>>(&s.values[0]);
+        const auto* levels =
+            s.values.empty() ? nullptr : std::get_if<std::vector<int>>(&s.values[0]);
         if (levels) {
-            const auto lit = std::count_if(levels->begin(), levels->end(), [](int l) { return l != 0; });
-            const bool alike = std::all_of(levels->begin(), levels->end(), [&](int l) { return l == levels->front(); });
+            const auto lit =
+                std::count_if(levels->begin(), levels->end(), [](int l) { return l != 0; });
+            const bool alike = std::all_of(levels->begin(), levels->end(),
+                                           [&](int l) { return l == levels->front(); });
             if (lit != 1 && !alike)
                 continue;
         }
@@ -86,7 +94,8 @@ RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance) {
         std::vector<Control> shown;
         std::vector<ControlValue> values;
         for (std::size_t i = 0; i < appliance.controls.size(); ++i)
-            if (appliance.controls[i].kind != ControlKind::preheat && appliance.controls[i].kind != ControlKind::lid) {
+            if (appliance.controls[i].kind != ControlKind::preheat &&
+                appliance.controls[i].kind != ControlKind::lid) {
                 shown.push_back(appliance.controls[i]);
                 values.push_back(setting.values[i]);
             }

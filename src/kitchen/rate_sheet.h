@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "kitchen/kitchen.h"
@@ -6,7 +9,7 @@ namespace dynamet::kitchen {
 
 /// One cell: what a zone is at a setting, or nothing but an assumption.
 struct SheetCell {
-    Representative shown; ///< the one temperature it is shown by, K
+    Representative shown;    ///< the one temperature it is shown by, K
     std::string reductionId; ///< of the leading measured number, else empty
     bool lowerBoundOnly = false;
 };
@@ -24,7 +27,8 @@ struct RateSheet {
 
 /// Measured settings and evenly spread others (`places` along a dial), in the dial's order; a
 /// preheat is left at one place.
-std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const RatedNumber> rated, int places = 6);
+std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const RatedNumber> rated,
+                                   int places = 6);
 RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance);
 
 /// One tick of a comb in the line-up.

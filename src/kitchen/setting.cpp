@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "kitchen/setting.h"
 
 #include <algorithm>
@@ -115,7 +118,8 @@ std::vector<ControlValue> possibleValues(const Control& control, int numericStep
     std::vector<ControlValue> out;
     if (isNumeric(control.kind)) {
         const double span = control.high - control.low;
-        const int steps = std::max(1, std::min(numericSteps, static_cast<int>(span / control.step)));
+        const int steps =
+            std::max(1, std::min(numericSteps, static_cast<int>(span / control.step)));
         double before = NAN;
         for (int i = 0; i <= steps; ++i) {
             const double raw = span * i / steps / control.step;
@@ -196,8 +200,8 @@ Result<Setting> parseSetting(const std::vector<Control>& controls, const std::st
     for (std::size_t i = 0; i < controls.size(); ++i) {
         const auto equals = parts[i].find('=');
         if (equals == std::string::npos || parts[i].substr(0, equals) != controls[i].key)
-            return fail(Errc::parse, fmt::format("\"{}\" should begin with \"{}=\"", parts[i],
-                                                 controls[i].key));
+            return fail(Errc::parse,
+                        fmt::format("\"{}\" should begin with \"{}=\"", parts[i], controls[i].key));
         auto value = parseValue(parts[i].substr(equals + 1), controls[i]);
         if (!value)
             return tl::unexpected(value.error());
@@ -211,7 +215,8 @@ std::string settingLabel(const std::vector<Control>& controls, const Setting& se
     for (std::size_t i = 0; i < std::min(controls.size(), setting.values.size()); ++i) {
         const Control& control = controls[i];
         const ControlValue& value = setting.values[i];
-        if (!isNumeric(control.kind) && control.kind != ControlKind::burners && control.labels.size() == 1)
+        if (!isNumeric(control.kind) && control.kind != ControlKind::burners &&
+            control.labels.size() == 1)
             continue; // nothing to set
         out += out.empty() ? "" : ", ";
         if (const auto* numeric = std::get_if<double>(&value)) {
@@ -221,8 +226,8 @@ std::string settingLabel(const std::vector<Control>& controls, const Setting& se
             out += control.unit == "gas" ? fmt::format("gas {}", *numeric)
                                          : fmt::format("{}{}", *numeric, unit);
         } else if (const auto* label = std::get_if<LabelIndex>(&value)) {
-            const bool plain = control.kind == ControlKind::mark ||
-                               control.kind == ControlKind::fireStage;
+            const bool plain =
+                control.kind == ControlKind::mark || control.kind == ControlKind::fireStage;
             out += plain ? labelAt(control, label->index)
                          : control.key + " " + labelAt(control, label->index);
         } else if (const auto* levels = std::get_if<std::vector<int>>(&value)) {

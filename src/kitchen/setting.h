@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "quantity/result.h"
@@ -11,7 +14,18 @@ namespace dynamet::kitchen {
 
 /// What a cook can set. Words are kept in books: only ever append.
 enum class ControlKind {
-    thermostat, level, watts, mark, burners, coals, fuel, height, vent, fireStage, lid, preheat
+    thermostat,
+    level,
+    watts,
+    mark,
+    burners,
+    coals,
+    fuel,
+    height,
+    vent,
+    fireStage,
+    lid,
+    preheat
 };
 const char* word(ControlKind kind);
 std::optional<ControlKind> controlKind(const std::string& word);

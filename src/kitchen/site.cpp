@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "kitchen/site.h"
 
 #include <algorithm>
@@ -10,7 +13,9 @@ double pressurePa(const Site& site) {
     return *standardPressurePa(std::clamp(site.altitudeM, -500.0, 9000.0));
 }
 
-Temperature boilingPointAt(const Site& site) { return boilingPoint(pressurePa(site)); }
+Temperature boilingPointAt(const Site& site) {
+    return boilingPoint(pressurePa(site));
+}
 
 double roomVapourPa(const Site& site) {
     return site.relativeHumidity * saturationPressurePa(site.ambient);

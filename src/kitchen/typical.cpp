@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "kitchen/typical.h"
 
 #include "kitchen/typical_table.h"
@@ -18,7 +21,9 @@ struct Spread {
 };
 constexpr double kLidOrDialWords = 0; // a label without a number counts as no heat of its own
 
-Spread pair(const json& row) { return {row.at(0).get<double>(), row.at(1).get<double>()}; }
+Spread pair(const json& row) {
+    return {row.at(0).get<double>(), row.at(1).get<double>()};
+}
 
 double dialKelvin(double dial, const std::string& unit) {
     if (unit == "F")
@@ -84,7 +89,8 @@ Spread settingTemperature(const Appliance& a, const Setting& s, const json& rule
     if (name == "coals") {
         if (const ControlValue* value = valueOf(a, s, ControlKind::coals))
             if (const auto* coals = std::get_if<CoalCount>(value))
-                return {ambientK + rule.at("per_coal_K").get<double>() * (coals->under + coals->lid),
+                return {ambientK +
+                            rule.at("per_coal_K").get<double>() * (coals->under + coals->lid),
                         u};
     }
     const double direct_K = direct ? rule.value("direct_K", 0.0) : 0.0;
@@ -99,7 +105,8 @@ Spread settingTemperature(const Appliance& a, const Setting& s, const json& rule
 
 struct Builder {
     HeatField field;
-    std::vector<FieldKey> fromSetting; // known only as well as the setting's temperature: all or none
+    std::vector<FieldKey>
+        fromSetting; // known only as well as the setting's temperature: all or none
     Spread setting;
     double ambientK;
 
@@ -108,12 +115,18 @@ struct Builder {
     }
     void term(Face face, const std::string& name, const json& value) {
         static const std::vector<std::pair<std::string, Term>> kNames{
-            {"air", Term::air},         {"h_air", Term::hAir},
-            {"vapour_Pa", Term::vapour}, {"radiant", Term::radiant},
-            {"view", Term::view},       {"plate", Term::plate},
-            {"contact", Term::contact}, {"plate_heat_capacity", Term::plateHeatCapacity},
-            {"plate_flux", Term::plateFlux}, {"plate_loss", Term::plateLoss},
-            {"plate_set", Term::plateSet},   {"liquid", Term::liquid},
+            {"air", Term::air},
+            {"h_air", Term::hAir},
+            {"vapour_Pa", Term::vapour},
+            {"radiant", Term::radiant},
+            {"view", Term::view},
+            {"plate", Term::plate},
+            {"contact", Term::contact},
+            {"plate_heat_capacity", Term::plateHeatCapacity},
+            {"plate_flux", Term::plateFlux},
+            {"plate_loss", Term::plateLoss},
+            {"plate_set", Term::plateSet},
+            {"liquid", Term::liquid},
             {"h_liquid", Term::hLiquid}};
         if (name == "air_above_ambient_K") {
             const Spread s = pair(value);
@@ -131,7 +144,8 @@ struct Builder {
     void correlate() {
         for (std::size_t i = 0; i < fromSetting.size(); ++i)
             for (std::size_t j = i + 1; j < fromSetting.size(); ++j)
-                field.covariances.push_back({fromSetting[i], fromSetting[j], setting.u * setting.u});
+                field.covariances.push_back(
+                    {fromSetting[i], fromSetting[j], setting.u * setting.u});
     }
     void faces(const json& table) {
         static const std::vector<std::pair<std::string, Face>> kFaces{
@@ -152,8 +166,7 @@ void addHob(Builder& builder, const Appliance& a, const Setting& s, const json& 
     const Spread efficiency = pair(row.at("efficiency"));
     const double power = a.ratedInputW * share * efficiency.value;
     // How much of the input a mark gives is known only roughly, the lower the less.
-    const double relative =
-        std::hypot(efficiency.u / efficiency.value, 0.06 + 0.12 * (1 - share));
+    const double relative = std::hypot(efficiency.u / efficiency.value, 0.06 + 0.12 * (1 - share));
     builder.number(Face::all, Term::power, {power, power * relative});
     builder.number(Face::bottom, Term::plateHeatCapacity,
                    {heatCapacityPerArea(vessel), 0.05 * heatCapacityPerArea(vessel)});
@@ -194,7 +207,8 @@ Result<HeatField> typicalField(const Appliance& appliance, const Setting& settin
     const double ambientK = place.site.ambient.kelvin();
     Builder builder;
     builder.ambientK = ambientK;
-    builder.setting = settingTemperature(appliance, setting, row.at("temperature"), direct, ambientK);
+    builder.setting =
+        settingTemperature(appliance, setting, row.at("temperature"), direct, ambientK);
     builder.faces(row.at("faces"));
     if (direct && row.contains("direct_faces"))
         builder.faces(row.at("direct_faces"));

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "kitchen/vessel.h"
 
 #include <numbers>
@@ -6,25 +9,38 @@ namespace dynamet::kitchen {
 
 const char* word(VesselKind kind) {
     switch (kind) {
-    case VesselKind::pot: return "pot";
-    case VesselKind::pan: return "pan";
-    case VesselKind::tray: return "tray";
-    case VesselKind::rack: return "rack";
-    case VesselKind::lid: return "lid";
-    case VesselKind::basket: return "basket";
-    case VesselKind::board: return "board";
+    case VesselKind::pot:
+        return "pot";
+    case VesselKind::pan:
+        return "pan";
+    case VesselKind::tray:
+        return "tray";
+    case VesselKind::rack:
+        return "rack";
+    case VesselKind::lid:
+        return "lid";
+    case VesselKind::basket:
+        return "basket";
+    case VesselKind::board:
+        return "board";
     }
     return "pan";
 }
 
 const char* word(InsertKind kind) {
     switch (kind) {
-    case InsertKind::none: return "none";
-    case InsertKind::plate: return "plate";
-    case InsertKind::raisedGrate: return "raised_grate";
-    case InsertKind::deflector: return "deflector";
-    case InsertKind::waterTrough: return "water_trough";
-    case InsertKind::stone: return "stone";
+    case InsertKind::none:
+        return "none";
+    case InsertKind::plate:
+        return "plate";
+    case InsertKind::raisedGrate:
+        return "raised_grate";
+    case InsertKind::deflector:
+        return "deflector";
+    case InsertKind::waterTrough:
+        return "water_trough";
+    case InsertKind::stone:
+        return "stone";
     }
     return "none";
 }

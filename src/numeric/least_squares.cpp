@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "numeric/least_squares.h"
 
 #include <Eigen/Dense>
@@ -101,7 +104,8 @@ Result<Fit> fitLeastSquares(std::span<const FitParameter> parameters, std::size_
     ceres::Solver::Summary summary;
     ceres::Solve(options, &problem, &summary);
     if (!summary.IsSolutionUsable() || summary.termination_type == ceres::NO_CONVERGENCE)
-        return fail(Errc::notConverged, fmt::format("the fit did not converge: {}", summary.message));
+        return fail(Errc::notConverged,
+                    fmt::format("the fit did not converge: {}", summary.message));
     Fit fit;
     fit.iterations = static_cast<int>(summary.iterations.size());
     std::vector<double> all(rows);

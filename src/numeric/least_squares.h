@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "quantity/result.h"
@@ -26,7 +29,8 @@ struct FitParameter {
 };
 
 /// Fills `residuals`, each divided by its standard deviation; false = not computable there.
-using Residuals = std::function<bool(std::span<const double> parameters, std::span<double> residuals)>;
+using Residuals =
+    std::function<bool(std::span<const double> parameters, std::span<double> residuals)>;
 
 /// The optimum. `covariance` is row-major n × n for unit residuals (scale it where the residuals'
 /// size is estimated from the fit itself).

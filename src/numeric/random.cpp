@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "numeric/random.h"
 
 #include "numeric/statistics.h"
@@ -11,8 +14,12 @@ std::uint64_t Random::next() {
     return z ^ (z >> 31);
 }
 
-double Random::uniform() { return (static_cast<double>(next() >> 11) + 0.5) * 0x1.0p-53; }
+double Random::uniform() {
+    return (static_cast<double>(next() >> 11) + 0.5) * 0x1.0p-53;
+}
 
-double Random::normal() { return normalQuantile(uniform()); }
+double Random::normal() {
+    return normalQuantile(uniform());
+}
 
 } // namespace dynamet

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "numeric/roots.h"
 
 #include <algorithm>
@@ -22,7 +25,8 @@ Result<double> solveBracketed(const std::function<double(double)>& f, double low
     const auto bracket =
         boost::math::tools::toms748_solve(f, low, high, fLow, fHigh, narrow, evaluations);
     if (!narrow(bracket.first, bracket.second))
-        return fail(Errc::notConverged, fmt::format("no root after {} evaluations", maxEvaluations));
+        return fail(Errc::notConverged,
+                    fmt::format("no root after {} evaluations", maxEvaluations));
     return (bracket.first + bracket.second) / 2;
 }
 
@@ -31,7 +35,8 @@ double interpolate(std::span<const double> x, std::span<const double> y, double 
         return y.front();
     if (at >= x.back())
         return y.back();
-    const auto high = static_cast<std::size_t>(std::upper_bound(x.begin(), x.end(), at) - x.begin());
+    const auto high =
+        static_cast<std::size_t>(std::upper_bound(x.begin(), x.end(), at) - x.begin());
     const double part = (at - x[high - 1]) / (x[high] - x[high - 1]);
     return y[high - 1] + part * (y[high] - y[high - 1]);
 }

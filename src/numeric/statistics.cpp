@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "numeric/statistics.h"
 
 #include <algorithm>
@@ -38,7 +41,9 @@ double quantile(std::vector<double> values, double share) {
     return values[low] + part * (values[high] - values[low]);
 }
 
-double normalCdf(double z) { return 0.5 * std::erfc(-z / std::sqrt(2.0)); }
+double normalCdf(double z) {
+    return 0.5 * std::erfc(-z / std::sqrt(2.0));
+}
 
 double normalQuantile(double probability) {
     return boost::math::quantile(boost::math::normal(), probability);

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "quantity/number_text.h"
 
 #include <array>
@@ -29,7 +32,9 @@ constexpr std::array<Vulgar, 15> kVulgar{{{"¼", 0.25},
                                           {"⅙", 1.0 / 6},
                                           {"⅚", 5.0 / 6}}};
 
-bool isDigit(char c) { return c >= '0' && c <= '9'; }
+bool isDigit(char c) {
+    return c >= '0' && c <= '9';
+}
 
 std::optional<double> takeVulgar(std::string_view& text) {
     for (const Vulgar& v : kVulgar)

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "quantity/parse_duration.h"
 
 #include "quantity/number_text.h"
@@ -27,8 +30,8 @@ std::optional<double> secondsPerUnit(std::string_view word) {
 std::string takeWord(std::string_view& rest) {
     rest = trimmed(rest);
     std::string word;
-    while (!rest.empty() && (std::isalpha(static_cast<unsigned char>(rest.front())) ||
-                             rest.front() == '\'')) {
+    while (!rest.empty() &&
+           (std::isalpha(static_cast<unsigned char>(rest.front())) || rest.front() == '\'')) {
         word += static_cast<char>(std::tolower(static_cast<unsigned char>(rest.front())));
         rest.remove_prefix(1);
     }
@@ -73,8 +76,9 @@ Result<double> sumOfPairs(std::string_view text, double bareUnitS, double& lastU
         if (!word.empty()) {
             const auto known = secondsPerUnit(word);
             if (!known)
-                return fail(Errc::parse, fmt::format("\"{}\" is not a time: the unit \"{}\" is not known",
-                                                     trimmed(text), word));
+                return fail(Errc::parse,
+                            fmt::format("\"{}\" is not a time: the unit \"{}\" is not known",
+                                        trimmed(text), word));
             unitS = *known;
         }
         if (*number < 0 || unitS < 1)

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "quantity/parse_measures.h"
 
 #include "quantity/number_text.h"
@@ -8,18 +11,18 @@
 namespace dynamet {
 namespace {
 
-constexpr UnitName kLengths[] = {{"mm", 1e-3},      {"cm", 1e-2},  {"m", 1},       {"in", 0.0254},
-                                 {"inch", 0.0254},  {"\"", 0.0254}, {"″", 0.0254}, {"”", 0.0254},
+constexpr UnitName kLengths[] = {{"mm", 1e-3},       {"cm", 1e-2},   {"m", 1},      {"in", 0.0254},
+                                 {"inch", 0.0254},   {"\"", 0.0254}, {"″", 0.0254}, {"”", 0.0254},
                                  {"inches", 0.0254}, {"ft", 0.3048}};
-constexpr UnitName kMasses[] = {{"g", 1e-3},          {"kg", 1},
-                                {"mg", 1e-6},         {"oz", 0.028349523125},
-                                {"lb", 0.45359237},   {"lbs", 0.45359237},
-                                {"pound", 0.45359237}, {"pounds", 0.45359237}};
-constexpr UnitName kPowers[] = {{"w", 1}, {"kw", 1e3}, {"btu/h", 0.29307107}, {"btu/hr", 0.29307107}};
-constexpr UnitName kEnergies[] = {{"j", 1},      {"kj", 1e3},    {"mj", 1e6},
-                                  {"wh", 3600},  {"kwh", 3.6e6}, {"btu", 1055.05585}};
-constexpr UnitName kPressures[] = {{"pa", 1},    {"hpa", 100},     {"kpa", 1e3},
-                                   {"mbar", 100}, {"bar", 1e5},    {"mmhg", 133.322387},
+constexpr UnitName kMasses[] = {
+    {"g", 1e-3},        {"kg", 1},           {"mg", 1e-6},          {"oz", 0.028349523125},
+    {"lb", 0.45359237}, {"lbs", 0.45359237}, {"pound", 0.45359237}, {"pounds", 0.45359237}};
+constexpr UnitName kPowers[] = {
+    {"w", 1}, {"kw", 1e3}, {"btu/h", 0.29307107}, {"btu/hr", 0.29307107}};
+constexpr UnitName kEnergies[] = {{"j", 1},     {"kj", 1e3},    {"mj", 1e6},
+                                  {"wh", 3600}, {"kwh", 3.6e6}, {"btu", 1055.05585}};
+constexpr UnitName kPressures[] = {{"pa", 1},          {"hpa", 100},     {"kpa", 1e3},
+                                   {"mbar", 100},      {"bar", 1e5},     {"mmhg", 133.322387},
                                    {"inhg", 3386.389}, {"psi", 6894.757}};
 
 Result<double> notNegative(Result<double> value, std::string_view text, std::string_view what) {

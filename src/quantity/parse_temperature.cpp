@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "quantity/parse_temperature.h"
 
 #include "quantity/number_text.h"
@@ -51,8 +54,9 @@ Result<TemperatureUnit> unitOf(std::string_view rest, TemperatureUnit bare, std:
         return TemperatureUnit::fahrenheit;
     if (unit == "K")
         return TemperatureUnit::kelvin;
-    return fail(Errc::parse, fmt::format("\"{}\" is not a temperature: the unit \"{}\" is not known",
-                                         trimmed(all), body));
+    return fail(Errc::parse,
+                fmt::format("\"{}\" is not a temperature: the unit \"{}\" is not known",
+                            trimmed(all), body));
 }
 
 } // namespace
@@ -79,8 +83,7 @@ Result<Temperature> parseTemperature(std::string_view text, TemperatureUnit bare
     if (*unit == TemperatureUnit::kelvin)
         result = Temperature::kelvin(*number);
     if (result.kelvin() < 0 || result.celsius() > 2000)
-        return fail(Errc::parse,
-                    fmt::format("\"{}\" is outside −273 to 2000 °C", trimmed(text)));
+        return fail(Errc::parse, fmt::format("\"{}\" is outside −273 to 2000 °C", trimmed(text)));
     return result;
 }
 
@@ -112,7 +115,8 @@ double toGasMark(Temperature temperature) {
     const auto high = std::find_if(kMarks.begin() + 1, kMarks.end() - 1,
                                    [c](const Mark& m) { return m.celsius >= c; });
     const auto low = high - 1;
-    return low->mark + (c - low->celsius) / (high->celsius - low->celsius) * (high->mark - low->mark);
+    return low->mark +
+           (c - low->celsius) / (high->celsius - low->celsius) * (high->mark - low->mark);
 }
 
 } // namespace dynamet

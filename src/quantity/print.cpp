@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "quantity/print.h"
 
 #include <algorithm>
@@ -55,18 +58,24 @@ std::string printPlusMinus(double value, double halfWidth, const std::string& un
 
 const char* unitSign(TemperatureUnit unit) {
     switch (unit) {
-    case TemperatureUnit::celsius: return "°C";
-    case TemperatureUnit::fahrenheit: return "°F";
-    case TemperatureUnit::kelvin: return "K";
+    case TemperatureUnit::celsius:
+        return "°C";
+    case TemperatureUnit::fahrenheit:
+        return "°F";
+    case TemperatureUnit::kelvin:
+        return "K";
     }
     return "";
 }
 
 double numberIn(Temperature temperature, TemperatureUnit unit) {
     switch (unit) {
-    case TemperatureUnit::celsius: return temperature.celsius();
-    case TemperatureUnit::fahrenheit: return temperature.fahrenheit();
-    case TemperatureUnit::kelvin: return temperature.kelvin();
+    case TemperatureUnit::celsius:
+        return temperature.celsius();
+    case TemperatureUnit::fahrenheit:
+        return temperature.fahrenheit();
+    case TemperatureUnit::kelvin:
+        return temperature.kelvin();
     }
     return temperature.kelvin();
 }

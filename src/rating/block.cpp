@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "rating/block.h"
 
 #include "numeric/least_squares.h"
@@ -16,7 +19,8 @@ namespace dynamet::rating {
 namespace {
 
 constexpr std::size_t kMostPoints = 200;
-constexpr double kReadingSdK = 0.1; // scales the residuals; the batches say how much they really scatter
+constexpr double kReadingSdK =
+    0.1; // scales the residuals; the batches say how much they really scatter
 constexpr double kLeastSdK = 0.05;
 constexpr std::size_t kBatches = 10;
 constexpr double kWarnConstants = 1.2, kRefuseConstants = 0.6, kCyclingConstants = 2;
@@ -45,7 +49,8 @@ Prepared prepare(const BlockTest& test) {
         blockMeans(between(clean, clean.timeS.front() + skip, 1e300), kMostPoints).means;
     Prepared out{{&test, points.timeS, {}, {}}, points.value, std::nullopt};
     if (test.air && test.air->size() > 8)
-        out.airMeanK = setDrive(out.model, between(*test.air, -1e300, 1e300), test.airProbeLagS / 8);
+        out.airMeanK =
+            setDrive(out.model, between(*test.air, -1e300, 1e300), test.airProbeLagS / 8);
     return out;
 }
 
@@ -55,8 +60,8 @@ struct Inputs {
 };
 
 BlockModel::Parameters modelParameters(std::span<const double> p, const Inputs& in, double lagS) {
-    return {p[0], p[1], p[2], p.size() > 3 ? p[3] : lagS, in.radiantApartK, in.emissivity, in.heatFactor,
-            in.biasK};
+    return {p[0],          p[1],          p[2],    p.size() > 3 ? p[3] : lagS, in.radiantApartK,
+            in.emissivity, in.heatFactor, in.biasK};
 }
 
 /// Air temperature, coefficient, start and, with an air log, its probe's lag (which the block's own
@@ -67,8 +72,8 @@ Result<Fit> fitHeld(const Prepared& data, const Inputs& in, std::span<const doub
                                          {"the coefficient", from[1], 0.5, 400},
                                          {"the start", from[2], 250, 1300}};
     if (data.airMeanK)
-        parameters.push_back({"the air probe's lag", from.size() > 3 ? from[3] : test.airProbeLagS, 0.0,
-                              4 * test.airProbeLagS + 10,
+        parameters.push_back({"the air probe's lag", from.size() > 3 ? from[3] : test.airProbeLagS,
+                              0.0, 4 * test.airProbeLagS + 10,
                               Prior{test.airProbeLagS, test.uAirLag * test.airProbeLagS + 0.1}});
     return fitLeastSquares(
         parameters, data.readings.size(), [&](std::span<const double> p, std::span<double> r) {
@@ -99,8 +104,8 @@ DerivedValues derive(const Fit& f, const Inputs& in) {
     const double walls = t + in.radiantApartK;
     double stays = t;
     for (int i = 0; i < 20; ++i) { // Newton on its heat balance; a few rounds do
-        const double net = h * (t - stays) +
-                           in.emissivity * kStefanBoltzmann * (std::pow(walls, 4) - std::pow(stays, 4));
+        const double net = h * (t - stays) + in.emissivity * kStefanBoltzmann *
+                                                 (std::pow(walls, 4) - std::pow(stays, 4));
         stays += net / (h + radiative(in.emissivity, stays));
     }
     return {stays, h + radiative(in.emissivity, stays), h, t, t + in.radiantApartK};
@@ -114,8 +119,9 @@ Result<bool> checkBefore(const BlockTest& test) {
     if (test.limitK)
         for (double v : test.block.value)
             if (v >= *test.limitK)
-                return fail(Errc::refused, fmt::format("the block's probe stands at its limit of {:.0f} °C",
-                                                       *test.limitK - kZeroCelsiusK));
+                return fail(Errc::refused,
+                            fmt::format("the block's probe stands at its limit of {:.0f} °C",
+                                        *test.limitK - kZeroCelsiusK));
     return true;
 }
 
@@ -134,16 +140,18 @@ Result<Checked> checkAfter(const BlockTest& test, const Prepared& data, const Fi
     out.constants = (data.model.timeS.back() - data.model.timeS.front()) / out.timeConstantS;
     out.biot = coefficient * test.massKg / (test.density * test.areaM2) / test.conductivity;
     if (out.biot >= 0.1)
-        return fail(Errc::refused,
-                    fmt::format("the Biot number is {:.2f}: the block is not at one temperature; use a "
-                                "thinner block or a better conductor",
-                                out.biot));
+        return fail(
+            Errc::refused,
+            fmt::format("the Biot number is {:.2f}: the block is not at one temperature; use a "
+                        "thinner block or a better conductor",
+                        out.biot));
     if (out.constants < kRefuseConstants)
-        return fail(Errc::refused,
-                    fmt::format("too short: {:.1f} time constants of {:.0f} min; leave the block in for at "
-                                "least {:.0f} min",
-                                out.constants, out.timeConstantS / 60,
-                                kWarnConstants * out.timeConstantS / 60));
+        return fail(
+            Errc::refused,
+            fmt::format("too short: {:.1f} time constants of {:.0f} min; leave the block in for at "
+                        "least {:.0f} min",
+                        out.constants, out.timeConstantS / 60,
+                        kWarnConstants * out.timeConstantS / 60));
     return out;
 }
 
@@ -160,8 +168,8 @@ void addFieldNumbers(Reduction& out, const BlockTest& test, const DerivedValues&
     out.fieldNumbers = {
         {airKey, d[air], std::sqrt(c(air, air)), measured, "", "measured"},
         {radiantKey, d[radiant], std::sqrt(c(radiant, radiant)), measured, "", "measured"},
-        {coefficientKey, h, std::hypot(std::sqrt(c(convective, convective)) * scale, kScalingU * h), measured,
-         "", "measured"}};
+        {coefficientKey, h, std::hypot(std::sqrt(c(convective, convective)) * scale, kScalingU * h),
+         measured, "", "measured"}};
     out.fieldCovariances = {{airKey, radiantKey, c(air, radiant)},
                             {airKey, coefficientKey, scale * c(air, convective)},
                             {radiantKey, coefficientKey, scale * c(radiant, convective)}};
@@ -169,13 +177,14 @@ void addFieldNumbers(Reduction& out, const BlockTest& test, const DerivedValues&
 
 void addWarnings(Reduction& out, const BlockTest& test, const Checked& checked, bool cycling) {
     if (checked.constants < kWarnConstants)
-        out.warnings.push_back({"short", fmt::format("only {:.1f} time constants: the ± is wide; {:.0f} min "
-                                                     "would do",
-                                                     checked.constants,
-                                                     kWarnConstants * checked.timeConstantS / 60)});
+        out.warnings.push_back(
+            {"short", fmt::format("only {:.1f} time constants: the ± is wide; {:.0f} min "
+                                  "would do",
+                                  checked.constants, kWarnConstants * checked.timeConstantS / 60)});
     if (cycling && !test.air && checked.constants < kCyclingConstants)
-        out.warnings.push_back({"cycling", "the thermostat cycles: put an air probe beside the block, or "
-                                           "leave it in for two time constants"});
+        out.warnings.push_back({"cycling",
+                                "the thermostat cycles: put an air probe beside the block, or "
+                                "leave it in for two time constants"});
     if (checked.biot > 0.05)
         out.warnings.push_back({"biot", fmt::format("Biot number {:.2f}", checked.biot)});
 }
@@ -192,9 +201,10 @@ void addOuter(std::vector<double>& covariance, const DerivedValues& shift) {
             covariance[i * count + j] += shift[i] * shift[j];
 }
 
-/// What each batch of readings pulls the fit by: (JᵀJ)⁻¹ J_bᵀ r_b. Residuals of a log hang together,
-/// so that batches, not single readings, tell the scatter (cluster-robust covariance).
-std::vector<std::array<double, 2>> batchPulls(const Prepared& data, const Inputs& in, const Fit& f) {
+/// What each batch of readings pulls the fit by: (JᵀJ)⁻¹ J_bᵀ r_b. Residuals of a log hang
+/// together, so that batches, not single readings, tell the scatter (cluster-robust covariance).
+std::vector<std::array<double, 2>> batchPulls(const Prepared& data, const Inputs& in,
+                                              const Fit& f) {
     const std::size_t n = data.readings.size(), parameters = f.parameters.size();
     std::vector<std::vector<double>> jacobian(parameters);
     for (std::size_t p = 0; p < parameters; ++p) {
@@ -234,8 +244,8 @@ void addTypeA(Uncertainty& u, const Prepared& data, const Fit& f, const Inputs& 
     const auto add = [&](double tt, double hh, double th) {
         for (std::size_t i = 0; i < count; ++i)
             for (std::size_t j = 0; j < count; ++j)
-                u.typeA[i * count + j] +=
-                    byT[i] * byT[j] * tt + byH[i] * byH[j] * hh + (byT[i] * byH[j] + byH[i] * byT[j]) * th;
+                u.typeA[i * count + j] += byT[i] * byT[j] * tt + byH[i] * byH[j] * hh +
+                                          (byT[i] * byH[j] + byH[i] * byT[j]) * th;
     };
     for (const auto& pull : batchPulls(data, in, f))
         add(scale * pull[0] * pull[0], scale * pull[1] * pull[1], scale * pull[0] * pull[1]);
@@ -248,10 +258,11 @@ void addTypeA(Uncertainty& u, const Prepared& data, const Fit& f, const Inputs& 
 /// Type B inputs one after the other: each is shifted by its standard uncertainty and fitted anew.
 Result<bool> addTypeB(Uncertainty& u, const BlockTest& test, const Prepared& data, const Fit& f,
                       const Inputs& held) {
-    std::vector<std::pair<const char*, Inputs>> shifts{{"walls hotter or cooler than the air", held},
-                                                       {"emissivity", held},
-                                                       {"heat capacity and area", held},
-                                                       {"probe's bias", held}};
+    std::vector<std::pair<const char*, Inputs>> shifts{
+        {"walls hotter or cooler than the air", held},
+        {"emissivity", held},
+        {"heat capacity and area", held},
+        {"probe's bias", held}};
     shifts[0].second.radiantApartK += test.uRadiantK;
     shifts[1].second.emissivity += test.uEmissivity;
     shifts[2].second.heatFactor *= 1 + test.uHeat;
@@ -271,11 +282,12 @@ Result<bool> addTypeB(Uncertainty& u, const BlockTest& test, const Prepared& dat
 }
 
 void addQuantities(Reduction& out, const DerivedValues& d, const Uncertainty& u, double dof) {
-    constexpr std::array<const char*, 3> kNames{"effective_K", "h_total_W_m2K", "h_convective_W_m2K"};
+    constexpr std::array<const char*, 3> kNames{"effective_K", "h_total_W_m2K",
+                                                "h_convective_W_m2K"};
     for (std::size_t q = 0; q < 3; ++q) {
         const double a = u.typeA[q * count + q], all = u.all[q * count + q];
-        out.quantities.push_back(makeQuantity(kNames[q], d[q], q == 0 ? "K" : "W/m²K", std::sqrt(a), dof,
-                                              std::sqrt(std::max(0.0, all - a))));
+        out.quantities.push_back(makeQuantity(kNames[q], d[q], q == 0 ? "K" : "W/m²K", std::sqrt(a),
+                                              dof, std::sqrt(std::max(0.0, all - a))));
     }
     for (std::size_t i = 0; i < 3; ++i)
         for (std::size_t j = 0; j < 3; ++j)
@@ -317,10 +329,11 @@ Result<Reduction> reduceBlock(const BlockTest& test) {
         cycling = findCycling(*test.air, 1).cycles > 0;
     addWarnings(out, test, *checked, cycling);
     addFieldNumbers(out, test, derived, uncertainty.all);
-    out.sentence = fmt::format("A block here is heated as by {} with {} (dry, all of it; food sees less).",
-                               printTemperature(Temperature::kelvin(out.quantities[0].value), TemperatureUnit::celsius,
-                                                halfWidth95(out.quantities[0])),
-                               printPlusMinus(out.quantities[1].value, halfWidth95(out.quantities[1]), "W/m²K", 1));
+    out.sentence = fmt::format(
+        "A block here is heated as by {} with {} (dry, all of it; food sees less).",
+        printTemperature(Temperature::kelvin(out.quantities[0].value), TemperatureUnit::celsius,
+                         halfWidth95(out.quantities[0])),
+        printPlusMinus(out.quantities[1].value, halfWidth95(out.quantities[1]), "W/m²K", 1));
     return out;
 }
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "rating/block_model.h"
 
 #include "numeric/statistics.h"
@@ -34,7 +37,8 @@ void BlockModel::predict(const Parameters& p, std::span<double> out) const {
         const double radiant = around + p.radiantApartK;
         const double r2 = radiant * radiant, t2 = t * t;
         return area *
-               (p.convective * (around - t) + p.emissivity * kStefanBoltzmann * (r2 * r2 - t2 * t2)) /
+               (p.convective * (around - t) +
+                p.emissivity * kStefanBoltzmann * (r2 * r2 - t2 * t2)) /
                (mass * c);
     };
     double t = p.startK;
@@ -53,12 +57,14 @@ void BlockModel::predict(const Parameters& p, std::span<double> out) const {
 double setDrive(BlockModel& model, const Series& air, double smoothS) {
     // Means over a part of the lag keep the noise of the derivative small.
     const double span = air.timeS.back() - air.timeS.front();
-    const auto most = static_cast<std::size_t>(std::clamp(span / std::max(smoothS, 5.0), 8.0, 400.0));
+    const auto most =
+        static_cast<std::size_t>(std::clamp(span / std::max(smoothS, 5.0), 8.0, 400.0));
     const Series smooth = blockMeans(air, most).means;
     Series slopes{smooth.timeS, {}};
     for (std::size_t i = 0; i < smooth.size(); ++i) {
         const std::size_t a = i > 0 ? i - 1 : i, b = std::min(i + 1, smooth.size() - 1);
-        slopes.value.push_back((smooth.value[b] - smooth.value[a]) / (smooth.timeS[b] - smooth.timeS[a]));
+        slopes.value.push_back((smooth.value[b] - smooth.value[a]) /
+                               (smooth.timeS[b] - smooth.timeS[a]));
     }
     const double centre = meanOfWholeCycles(air);
     for (double t : model.timeS) {

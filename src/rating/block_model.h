@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "rating/block.h"
@@ -9,9 +12,9 @@ namespace dynamet::rating {
 /// The block's heat balance m c dT/dt = A [h_c (T_air − T) + ε σ (T_rad⁴ − T⁴)] along given times.
 struct BlockModel {
     const BlockTest* test;
-    std::vector<double> timeS;  ///< of the readings that are fitted
-    /// Air log at those times: as shown relative to its mean, and its slope (K/s). The air itself is
-    /// shown + lag × slope. Empty = steady air.
+    std::vector<double> timeS; ///< of the readings that are fitted
+    /// Air log at those times: as shown relative to its mean, and its slope (K/s). The air itself
+    /// is shown + lag × slope. Empty = steady air.
     std::vector<double> shownK, slopeK_s;
 
     struct Parameters {

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "quantity/print.h"
@@ -8,9 +11,10 @@ namespace dynamet::rating {
 /// The plain sentence of a reduction in the cook's unit.
 std::string sentenceFor(const Reduction& reduction, TemperatureUnit unit);
 /// The numbers as a cook reads them: name and "value ± (95 %) unit".
-std::vector<std::pair<std::string, std::string>> numberLines(const Reduction& reduction, TemperatureUnit unit);
+std::vector<std::pair<std::string, std::string>> numberLines(const Reduction& reduction,
+                                                             TemperatureUnit unit);
 /// Shares of the variance, largest first, what is left over as "other".
-std::vector<std::pair<std::string, double>> varianceShares(const std::vector<Contribution>& contributions,
-                                                           std::size_t most);
+std::vector<std::pair<std::string, double>>
+varianceShares(const std::vector<Contribution>& contributions, std::size_t most);
 
 } // namespace dynamet::rating

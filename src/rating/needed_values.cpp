@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "rating/needed_values.h"
 
 #include "quantity/number_text.h"
@@ -9,7 +12,8 @@
 
 namespace dynamet::rating {
 
-Result<double> parseNeeded(const NeededValue& value, const std::string& typed, TemperatureUnit bare) {
+Result<double> parseNeeded(const NeededValue& value, const std::string& typed,
+                           TemperatureUnit bare) {
     const auto named = [&](Result<double> result) -> Result<double> {
         return result ? result : tl::unexpected(result.error().in(value.label));
     };
@@ -46,7 +50,8 @@ Result<std::vector<TypedReading>> parseReadings(const std::string& typed, Temper
     if (words.empty())
         return fail(Errc::parse, "no reading was typed");
     // A unit alone behind the numbers holds for all of them.
-    if (words.size() > 1 && (words.back() == "F" || words.back() == "°F" || words.back() == "C" || words.back() == "°C")) {
+    if (words.size() > 1 && (words.back() == "F" || words.back() == "°F" || words.back() == "C" ||
+                             words.back() == "°C")) {
         bare = words.back().back() == 'F' ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
         words.pop_back();
     }

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "quantity/parse_temperature.h"
@@ -7,7 +10,8 @@ namespace dynamet::rating {
 
 /// What a cook typed into a needed value, in the unit that its name carries (kg, m², °C, s, J…).
 /// Units may be written out; a bare number takes the field's own (temperatures: `bare`).
-Result<double> parseNeeded(const NeededValue& value, const std::string& typed, TemperatureUnit bare);
+Result<double> parseNeeded(const NeededValue& value, const std::string& typed,
+                           TemperatureUnit bare);
 
 /// One typed reading: kelvin and the text.
 struct TypedReading {

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "rating/preheat.h"
 
 #include "numeric/statistics.h"
@@ -16,7 +19,8 @@ std::vector<double> batchMeans(const Series& settled, const Cycling& cycling) {
     const double span = settled.timeS.back() - settled.timeS.front();
     const double batch = cycling.periodS > 0 ? cycling.periodS : span / 6;
     std::vector<double> out;
-    for (double at = settled.timeS.front(); at + batch <= settled.timeS.back() + 1e-9; at += batch) {
+    for (double at = settled.timeS.front(); at + batch <= settled.timeS.back() + 1e-9;
+         at += batch) {
         const Series part = between(settled, at, at + batch);
         if (!part.empty())
             out.push_back(mean(part.value));
@@ -26,26 +30,29 @@ std::vector<double> batchMeans(const Series& settled, const Cycling& cycling) {
 
 std::string why(const Series& air, const SettledRule& rule) {
     const double minutes = (air.timeS.back() - air.timeS.front()) / 60;
-    return fmt::format("it never settled in {:.0f} min of readings (the mean still moves more than "
-                       "{:.1f} K/min): log on for at least two whole cycles after it has stopped climbing",
-                       minutes, rule.slopeLimitPerS * 60);
+    return fmt::format(
+        "it never settled in {:.0f} min of readings (the mean still moves more than "
+        "{:.1f} K/min): log on for at least two whole cycles after it has stopped climbing",
+        minutes, rule.slopeLimitPerS * 60);
 }
 
 } // namespace
 
 Result<Reduction> reducePreheat(const Preheat& test) {
     const Series air = between(test.air, -1e300, 1e300);
-    if (const auto ok = checkReadings(test.air, test.plate ? "the plate" : "the air", 30, 250, 1300);
+    if (const auto ok =
+            checkReadings(test.air, test.plate ? "the plate" : "the air", 30, 250, 1300);
         !ok)
         return tl::unexpected(ok.error());
     if (test.limitK) {
         const auto over = std::count_if(air.value.begin(), air.value.end(),
                                         [&](double v) { return v >= *test.limitK; });
         if (over > 0)
-            return fail(Errc::refused,
-                        fmt::format("{} readings stand at the probe's limit of {:.0f} °C: they only say "
-                                    "\"at least\"; use another instrument or a lower setting",
-                                    over, *test.limitK - kZeroCelsiusK));
+            return fail(
+                Errc::refused,
+                fmt::format("{} readings stand at the probe's limit of {:.0f} °C: they only say "
+                            "\"at least\"; use another instrument or a lower setting",
+                            over, *test.limitK - kZeroCelsiusK));
     }
     const auto settled = findSettled(air, test.rule);
     if (!settled)
@@ -62,24 +69,26 @@ Result<Reduction> reducePreheat(const Preheat& test) {
                              : standardDeviation(part.value);
     const double dof = std::max(1.0, double(batches.size()) - 1);
     const double start = air.timeS.front();
-    const auto reached = std::find_if(air.value.begin(), air.value.end(),
-                                      [&](double v) { return v >= test.setK; });
+    const auto reached =
+        std::find_if(air.value.begin(), air.value.end(), [&](double v) { return v >= test.setK; });
     Reduction out;
     out.protocol = "preheat";
     const char* meanName = test.plate ? "plate_K" : "air_K";
     out.quantities.push_back(makeQuantity(meanName, centre, "K", typeA, dof, test.uBiasK));
-    out.quantities.push_back(makeQuantity("offset_K", centre - test.setK, "K", typeA, dof, test.uBiasK));
+    out.quantities.push_back(
+        makeQuantity("offset_K", centre - test.setK, "K", typeA, dof, test.uBiasK));
     if (reached != air.value.end()) {
         const auto at = static_cast<std::size_t>(reached - air.value.begin());
         const double step = at > 0 ? air.timeS[at] - air.timeS[at - 1] : 1;
-        out.quantities.push_back(makeQuantity("first_reach_s", air.timeS[at] - start, "s", step / 2, 1e9, 0));
+        out.quantities.push_back(
+            makeQuantity("first_reach_s", air.timeS[at] - start, "s", step / 2, 1e9, 0));
     } else {
         out.warnings.push_back({"never_reached", "the air never reached what the dial says"});
     }
     out.quantities.push_back(makeQuantity("settled_s", settled->atS - start, "s", 30, 1e9, 0));
     const double highest = *std::max_element(air.value.begin(), air.value.end());
-    out.quantities.push_back(makeQuantity("overshoot_K", std::max(0.0, highest - test.setK), "K", 0.3,
-                                          1e9, test.uBiasK));
+    out.quantities.push_back(makeQuantity("overshoot_K", std::max(0.0, highest - test.setK), "K",
+                                          0.3, 1e9, test.uBiasK));
     out.quantities.push_back(makeQuantity("half_swing_K", settled->cycling.halfSwing, "K",
                                           0.1 * settled->cycling.halfSwing, 1e9, 0));
     if (settled->cycling.periodS > 0)
@@ -103,10 +112,15 @@ Result<Reduction> reducePreheat(const Preheat& test) {
         printDuration(settled->atS - start));
     const auto term = test.plate ? kitchen::Term::plate : kitchen::Term::air;
     const auto face = test.plate ? kitchen::Face::bottom : kitchen::Face::all;
-    out.fieldNumbers.push_back({{face, term}, q.value, q.u, kitchen::Provenance::measured, "", "measured"});
+    out.fieldNumbers.push_back(
+        {{face, term}, q.value, q.u, kitchen::Provenance::measured, "", "measured"});
     if (test.plate)
-        out.fieldNumbers.push_back({{face, kitchen::Term::plateSet}, q.value, q.u,
-                                    kitchen::Provenance::measured, "", "measured"});
+        out.fieldNumbers.push_back({{face, kitchen::Term::plateSet},
+                                    q.value,
+                                    q.u,
+                                    kitchen::Provenance::measured,
+                                    "",
+                                    "measured"});
     return out;
 }
 

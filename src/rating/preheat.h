@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "rating/reduction.h"
@@ -7,11 +10,11 @@ namespace dynamet::rating {
 
 /// An oven, air fryer or plate heated from cold to a dial setting, its air (or plate) logged.
 struct Preheat {
-    Series air;            ///< K
+    Series air; ///< K
     double setK = 453.15;
-    SettledRule rule;      ///< air by default; plates 1 K/min, coals 2
-    double uBiasK = 0.8;   ///< standard uncertainty of the probe's bias
-    bool plate = false;    ///< the number is a plate's, not the air's
+    SettledRule rule;             ///< air by default; plates 1 K/min, coals 2
+    double uBiasK = 0.8;          ///< standard uncertainty of the probe's bias
+    bool plate = false;           ///< the number is a plate's, not the air's
     std::optional<double> limitK; ///< readings at or above it only bound
 };
 

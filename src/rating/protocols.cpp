@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "rating/protocols.h"
 
 #include <nlohmann/json.hpp>
@@ -40,10 +43,14 @@ const char* orderKey(kitchen::ApplianceKind kind) {
     if (kind == kitchen::ApplianceKind::griddle)
         return "griddle";
     switch (groupOf(kind)) {
-    case kitchen::HeatGroup::plates: return "plates";
-    case kitchen::HeatGroup::air: return "air";
-    case kitchen::HeatGroup::coalsAndFlame: return "coals";
-    case kitchen::HeatGroup::waterAndOil: return "water";
+    case kitchen::HeatGroup::plates:
+        return "plates";
+    case kitchen::HeatGroup::air:
+        return "air";
+    case kitchen::HeatGroup::coalsAndFlame:
+        return "coals";
+    case kitchen::HeatGroup::waterAndOil:
+        return "water";
     }
     return "air";
 }

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "kitchen/appliance.h"
@@ -19,10 +22,10 @@ struct NeededValue {
 
 /// How a test is done: read aloud by the How pane and by the guide.
 struct Protocol {
-    std::string id;      ///< "water-heat-up"
-    std::string title;   ///< "Heat a pot of water"
-    std::string finds;   ///< what it finds
-    std::string needs;   ///< what is needed
+    std::string id;    ///< "water-heat-up"
+    std::string title; ///< "Heat a pot of water"
+    std::string finds; ///< what it finds
+    std::string needs; ///< what is needed
     std::vector<std::string> steps;
     std::vector<std::string> cautions;
     std::string howLong;

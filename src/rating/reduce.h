@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "rating/reduction.h"
@@ -7,10 +10,11 @@
 namespace dynamet::rating {
 
 /// A test as the book and the command line hold it: protocol, channels by role ("water", "air",
-/// "block", "plate"), keyed readings by role ("probe", "dial"), named values in SI (docs/formats.md).
+/// "block", "plate"), keyed readings by role ("probe", "dial"), named values in SI
+/// (docs/formats.md).
 struct TestInput {
     std::string protocol;
-    std::map<std::string, Series> channels; ///< K
+    std::map<std::string, Series> channels;           ///< K
     std::map<std::string, std::vector<double>> keyed; ///< K
     std::map<std::string, double> values;
     bool lid = true;

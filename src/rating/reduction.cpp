@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "rating/reduction.h"
 
 #include "numeric/statistics.h"
@@ -12,14 +15,19 @@ namespace dynamet::rating {
 
 const char* word(Bound bound) {
     switch (bound) {
-    case Bound::none: return "none";
-    case Bound::lower: return "lower";
-    case Bound::upper: return "upper";
+    case Bound::none:
+        return "none";
+    case Bound::lower:
+        return "lower";
+    case Bound::upper:
+        return "upper";
     }
     return "none";
 }
 
-double halfWidth95(const Quantity& quantity) { return coverageFactor95(quantity.dof) * quantity.u; }
+double halfWidth95(const Quantity& quantity) {
+    return coverageFactor95(quantity.dof) * quantity.u;
+}
 
 const Quantity* find(const Reduction& reduction, const std::string& name) {
     for (const Quantity& q : reduction.quantities)
@@ -46,10 +54,11 @@ Result<bool> checkReadings(const Series& readings, const std::string& what, std:
                            double coldestK, double hottestK) {
     for (std::size_t i = 1; i < readings.size(); ++i)
         if (readings.timeS[i] < readings.timeS[i - 1])
-            return fail(Errc::refused,
-                        fmt::format("time runs backwards in {} at reading {} ({:.0f} s after {:.0f} s): "
-                                    "put the log in order and import it again",
-                                    what, i + 1, readings.timeS[i], readings.timeS[i - 1]));
+            return fail(
+                Errc::refused,
+                fmt::format("time runs backwards in {} at reading {} ({:.0f} s after {:.0f} s): "
+                            "put the log in order and import it again",
+                            what, i + 1, readings.timeS[i], readings.timeS[i - 1]));
     std::size_t good = 0, outside = 0;
     for (double v : readings.value)
         if (std::isfinite(v)) {
@@ -57,8 +66,8 @@ Result<bool> checkReadings(const Series& readings, const std::string& what, std:
             outside += v > hottestK || v < coldestK;
         }
     if (good < leastCount)
-        return fail(Errc::refused, fmt::format("{} has {} readings; this test needs at least {}", what,
-                                               good, leastCount));
+        return fail(Errc::refused, fmt::format("{} has {} readings; this test needs at least {}",
+                                               what, good, leastCount));
     if (outside * 2 > good)
         return fail(Errc::refused,
                     fmt::format("most readings of {} are outside {:.0f} to {:.0f} °C: is the unit "

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "rating/water_heat_up.h"
 
 #include "numeric/statistics.h"
@@ -65,10 +68,11 @@ Result<Window> findWindow(const WaterHeatUp& test) {
     const BlockMeans blocks = blockMeans(between(test.water, -1e300, 1e300), 400);
     const auto from = passes(blocks.means, test.fromK), to = passes(blocks.means, test.toK);
     if (!from || !to)
-        return fail(Errc::refused,
-                    fmt::format("the water does not pass from {:.0f} to {:.0f} °C in this log: log on "
-                                "until it does, or choose another window",
-                                test.fromK - kZeroCelsiusK, test.toK - kZeroCelsiusK));
+        return fail(
+            Errc::refused,
+            fmt::format("the water does not pass from {:.0f} to {:.0f} °C in this log: log on "
+                        "until it does, or choose another window",
+                        test.fromK - kZeroCelsiusK, test.toK - kZeroCelsiusK));
     Window out;
     const double start = std::max(*from, blocks.means.timeS.front() + test.hobLagS);
     out.readings = between(blocks.means, start, *to);
@@ -113,8 +117,9 @@ void addEfficiency(Reduction& out, const WaterHeatUp& test, double seconds) {
                                           efficiency * power.uTypeA / power.value, kBatches - 1.0,
                                           efficiency * relative));
     if (efficiency > 0.97)
-        out.warnings.push_back({"efficiency_too_high",
-                                "more heat than energy went in: check the meter, the water and the pot"});
+        out.warnings.push_back(
+            {"efficiency_too_high",
+             "more heat than energy went in: check the meter, the water and the pot"});
 }
 
 } // namespace
@@ -154,14 +159,15 @@ Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
         {"mass of water", test.uWaterKg * waterPart},
         {"pot", test.uPotHeat * (stored - waterPart)},
         {"heat lost to the room", test.uLossW_K * (meanK - test.ambientK)},
-        {"evaporation", test.lid && test.evaporatedKg == 0
-                            ? 0.3 * test.uEvaporatedKg * latent / window->seconds
-                            : test.uEvaporatedKg * window->evaporatedShare * latent / window->seconds}};
+        {"evaporation",
+         test.lid && test.evaporatedKg == 0
+             ? 0.3 * test.uEvaporatedKg * latent / window->seconds
+             : test.uEvaporatedKg * window->evaporatedShare * latent / window->seconds}};
     double typeB = 0;
     for (std::size_t i = 1; i < out.contributions.size(); ++i)
         typeB = std::hypot(typeB, out.contributions[i].u);
-    out.quantities.push_back(makeQuantity("net_power_W", power, "W", out.contributions[0].u,
-                                          kBatches - 1.0, typeB));
+    out.quantities.push_back(
+        makeQuantity("net_power_W", power, "W", out.contributions[0].u, kBatches - 1.0, typeB));
     addFit(out, test, *window, stored + lost);
     addEfficiency(out, test, window->seconds);
     if (!test.lid && test.evaporatedKg == 0)
@@ -171,8 +177,12 @@ Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
     const Quantity& q = out.quantities.front();
     out.sentence = fmt::format("It puts {} into the water and the pot.",
                                printPlusMinus(q.value / 1000, halfWidth95(q) / 1000, "kW"));
-    out.fieldNumbers.push_back({{kitchen::Face::all, kitchen::Term::power}, q.value, q.u,
-                                kitchen::Provenance::measured, "", "measured"});
+    out.fieldNumbers.push_back({{kitchen::Face::all, kitchen::Term::power},
+                                q.value,
+                                q.u,
+                                kitchen::Provenance::measured,
+                                "",
+                                "measured"});
     return out;
 }
 

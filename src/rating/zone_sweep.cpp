@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "rating/zone_sweep.h"
 
 #include "numeric/least_squares.h"
@@ -49,22 +52,24 @@ void addDial(Reduction& out, const ZoneSweep& test, const Quantity& zone) {
     const double spread = test.dialK.size() > 1
                               ? standardDeviation(test.dialK) / std::sqrt(double(test.dialK.size()))
                               : 3.0;
-    out.quantities.push_back(makeQuantity("dial_bias_K", dial - zone.value, "K",
-                                          std::hypot(spread, zone.uTypeA),
-                                          std::max(1.0, double(test.dialK.size()) - 1), zone.uTypeB));
+    out.quantities.push_back(
+        makeQuantity("dial_bias_K", dial - zone.value, "K", std::hypot(spread, zone.uTypeA),
+                     std::max(1.0, double(test.dialK.size()) - 1), zone.uTypeB));
 }
 
 Reduction lowerBound(const ZoneSweep& test, std::size_t censored) {
     Reduction out;
     out.protocol = "zone-sweep";
-    Quantity q = makeQuantity("operative_K", test.limitK, "K", test.accuracyK, 1e9, test.placementK);
+    Quantity q =
+        makeQuantity("operative_K", test.limitK, "K", test.accuracyK, 1e9, test.placementK);
     q.bound = Bound::lower;
     out.quantities.push_back(q);
-    out.sentence = fmt::format("The zone is at least {}: all {} readings stand at the probe's limit.",
-                               printTemperature(Temperature::kelvin(test.limitK), TemperatureUnit::celsius),
-                               censored);
-    out.warnings.push_back({"censored", "use an instrument with a higher limit to get a value; a probe "
-                                        "past its limit can be ruined"});
+    out.sentence = fmt::format(
+        "The zone is at least {}: all {} readings stand at the probe's limit.",
+        printTemperature(Temperature::kelvin(test.limitK), TemperatureUnit::celsius), censored);
+    out.warnings.push_back({"censored",
+                            "use an instrument with a higher limit to get a value; a probe "
+                            "past its limit can be ruined"});
     fillDiagonalCovariance(out);
     return out;
 }
@@ -80,9 +85,11 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
     if (const auto ok = checkReadings(readings, "the zone", 1, 250, 1300); !ok)
         return tl::unexpected(ok.error());
     if (test.settledForS < kLeastWaitS)
-        return fail(Errc::refused,
-                    fmt::format("read after {:.0f} min: a grill needs about 20 min at a setting, at least 10",
-                                test.settledForS / 60));
+        return fail(
+            Errc::refused,
+            fmt::format(
+                "read after {:.0f} min: a grill needs about 20 min at a setting, at least 10",
+                test.settledForS / 60));
     Split split;
     for (double reading : test.readingsK)
         if (reading >= test.limitK - 0.5)
@@ -102,9 +109,9 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
     const double drift = test.settledForS < kGoodWaitS ? 8 : 0;
     const double typeB = std::hypot(test.accuracyK, drift);
     // The scatter is placement, known beforehand; few readings do not make it smaller than that.
-    Quantity q = makeQuantity("operative_K", fit->parameters[0], "K", typeA,
-                              scatter > test.placementK ? std::max(1.0, double(split.measured.size()) - 1) : 50,
-                              typeB);
+    Quantity q = makeQuantity(
+        "operative_K", fit->parameters[0], "K", typeA,
+        scatter > test.placementK ? std::max(1.0, double(split.measured.size()) - 1) : 50, typeB);
     out.quantities.push_back(q);
     addDial(out, test, q);
     out.contributions = {{"spot and scatter", typeA}, {"probe's bias", test.accuracyK}};
@@ -113,20 +120,28 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
         out.warnings.push_back({"early", "read before 20 min had passed: the ± is wider"});
     }
     if (split.censored > 0)
-        out.warnings.push_back({"censored", fmt::format("{} of {} readings stand at the probe's limit and "
-                                                        "count as \"at least\"",
-                                                        split.censored, test.readingsK.size())});
+        out.warnings.push_back(
+            {"censored", fmt::format("{} of {} readings stand at the probe's limit and "
+                                     "count as \"at least\"",
+                                     split.censored, test.readingsK.size())});
     fillDiagonalCovariance(out);
-    out.sentence = fmt::format("Food in this zone sees about {} (between air and radiation).",
-                               printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius,
-                                                halfWidth95(q)));
+    out.sentence = fmt::format(
+        "Food in this zone sees about {} (between air and radiation).",
+        printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius, halfWidth95(q)));
     using kitchen::Face, kitchen::Term;
     const double uEach = std::hypot(q.u, kSplitK / 2);
-    out.fieldNumbers = {{{Face::all, Term::air}, q.value, uEach, kitchen::Provenance::measured, "", "measured"},
-                        {{Face::all, Term::radiant}, q.value, uEach, kitchen::Provenance::measured, "", "measured"}};
+    out.fieldNumbers = {
+        {{Face::all, Term::air}, q.value, uEach, kitchen::Provenance::measured, "", "measured"},
+        {{Face::all, Term::radiant},
+         q.value,
+         uEach,
+         kitchen::Provenance::measured,
+         "",
+         "measured"}};
     // One above the mean puts the other below it.
     const double covariance = q.u * q.u - kSplitK * kSplitK / 4;
-    out.fieldCovariances.push_back({{Face::all, Term::air}, {Face::all, Term::radiant}, covariance});
+    out.fieldCovariances.push_back(
+        {{Face::all, Term::air}, {Face::all, Term::radiant}, covariance});
     return out;
 }
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "rating/reduction.h"
@@ -6,12 +9,12 @@ namespace dynamet::rating {
 
 /// Keyed readings of one zone at one setting, with the built-in dial (lid, door) beside.
 struct ZoneSweep {
-    std::vector<double> readingsK;   ///< of the probe at the grate
-    std::vector<double> dialK;       ///< of the lid's dial, may be empty
-    double limitK = 573.15;          ///< probe's upper limit: readings there only bound
-    double accuracyK = 1.5;          ///< standard uncertainty of the probe (bias)
-    double placementK = 6;           ///< how much a hand's breadth matters (1 σ)
-    double settledForS = 1200;       ///< how long the setting had been on
+    std::vector<double> readingsK; ///< of the probe at the grate
+    std::vector<double> dialK;     ///< of the lid's dial, may be empty
+    double limitK = 573.15;        ///< probe's upper limit: readings there only bound
+    double accuracyK = 1.5;        ///< standard uncertainty of the probe (bias)
+    double placementK = 6;         ///< how much a hand's breadth matters (1 σ)
+    double settledForS = 1200;     ///< how long the setting had been on
 };
 
 /// The zone's operative temperature (between air and radiation, not air), K, and the dial's bias.

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "recipe/heat_words.h"
 
 #include <algorithm>
@@ -15,9 +18,12 @@ const std::vector<Pattern>& patterns() {
     using enum HeatWordKind;
     constexpr auto flags = std::regex::icase | std::regex::optimize;
     static const std::vector<Pattern> list{
-        {ovenTemperature, std::regex("\\b[0-9]{2,3}(-[0-9]{2,3})? ?(°|º|degrees )? ?[CF]\\b", flags)},
+        {ovenTemperature,
+         std::regex("\\b[0-9]{2,3}(-[0-9]{2,3})? ?(°|º|degrees )? ?[CF]\\b", flags)},
         {gasMark, std::regex("\\bgas (mark )?([0-9]|¼|½)", flags)},
-        {level, std::regex("\\b(medium[- ]high|medium[- ]low|medium|high heat|low heat|moderate(ly hot)? oven|hot oven)\\b", flags)},
+        {level, std::regex("\\b(medium[- ]high|medium[- ]low|medium|high heat|low heat|moderate(ly "
+                           "hot)? oven|hot oven)\\b",
+                           flags)},
         {length, std::regex("\\b[0-9]+([.,][0-9]+)? ?(mm|cm|inch(es)?)\\b", flags)},
         {time, std::regex("\\b[0-9]+([-–][0-9]+)? ?(minutes?|mins?|hours?|h|seconds?)\\b", flags)}};
     return list;
@@ -41,9 +47,11 @@ std::vector<HeatWord> findHeatWords(std::string_view text) {
     std::vector<HeatWord> out;
     const std::string whole(text);
     for (const Pattern& pattern : patterns())
-        for (std::sregex_iterator at(whole.begin(), whole.end(), pattern.expression), end; at != end; ++at) {
+        for (std::sregex_iterator at(whole.begin(), whole.end(), pattern.expression), end;
+             at != end; ++at) {
             HeatWord word{static_cast<std::size_t>(at->position()),
-                          static_cast<std::size_t>(at->position() + at->length()), pattern.kind, at->str()};
+                          static_cast<std::size_t>(at->position() + at->length()), pattern.kind,
+                          at->str()};
             const bool overlaps = std::any_of(out.begin(), out.end(), [&](const HeatWord& w) {
                 return word.begin < w.end && w.begin < word.end;
             });
@@ -53,7 +61,8 @@ std::vector<HeatWord> findHeatWords(std::string_view text) {
                 word.kind = HeatWordKind::coreTemperature;
             out.push_back(word);
         }
-    std::sort(out.begin(), out.end(), [](const HeatWord& a, const HeatWord& b) { return a.begin < b.begin; });
+    std::sort(out.begin(), out.end(),
+              [](const HeatWord& a, const HeatWord& b) { return a.begin < b.begin; });
     return out;
 }
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include <string>
@@ -16,8 +19,8 @@ struct HeatWord {
     std::string text;
 };
 
-/// Finds temperatures with their unit, gas marks, heat levels ("medium-high"), lengths and times, in
-/// the order of the text. A temperature below 100 °C, or one behind "until" or "core", is a core
+/// Finds temperatures with their unit, gas marks, heat levels ("medium-high"), lengths and times,
+/// in the order of the text. A temperature below 100 °C, or one behind "until" or "core", is a core
 /// temperature.
 std::vector<HeatWord> findHeatWords(std::string_view text);
 

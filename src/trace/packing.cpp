@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "trace/packing.h"
 
 #include <cmath>
@@ -11,7 +14,8 @@ std::string packIntegers(std::span<const std::int64_t> values) {
     for (std::int64_t value : values) {
         const std::int64_t delta = value - before;
         before = value;
-        auto coded = (static_cast<std::uint64_t>(delta) << 1) ^ static_cast<std::uint64_t>(delta >> 63);
+        auto coded =
+            (static_cast<std::uint64_t>(delta) << 1) ^ static_cast<std::uint64_t>(delta >> 63);
         while (coded >= 0x80) {
             out += static_cast<char>((coded & 0x7f) | 0x80);
             coded >>= 7;
@@ -42,8 +46,8 @@ Result<std::vector<std::int64_t>> unpackIntegers(std::string_view packed, std::s
         shift = 0;
     }
     if (shift != 0 || out.size() != count)
-        return fail(Errc::corruptData, fmt::format("a block of readings holds {} of {} numbers",
-                                                   out.size(), count));
+        return fail(Errc::corruptData,
+                    fmt::format("a block of readings holds {} of {} numbers", out.size(), count));
     return out;
 }
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "trace/series.h"
@@ -23,9 +26,9 @@ struct SettledRule {
     double noise = 0.5;
 };
 struct Settled {
-    double atS = 0;     ///< first time at which the rule is fulfilled, looking back
-    double fromS = 0;   ///< start of the stretch it rests on
-    Cycling cycling;    ///< of everything from `fromS` on
+    double atS = 0;   ///< first time at which the rule is fulfilled, looking back
+    double fromS = 0; ///< start of the stretch it rests on
+    Cycling cycling;  ///< of everything from `fromS` on
 };
 std::optional<Settled> findSettled(const Series& series, const SettledRule& rule);
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "translate/inputs.h"
 
 #include <algorithm>
@@ -11,22 +14,36 @@ using kitchen::Term;
 
 const char* nameOf(Term term) {
     switch (term) {
-    case Term::air: return "air temperature";
-    case Term::hAir: return "air movement";
-    case Term::vapour: return "humidity";
+    case Term::air:
+        return "air temperature";
+    case Term::hAir:
+        return "air movement";
+    case Term::vapour:
+        return "humidity";
     case Term::radiant:
-    case Term::radiant2: return "wall temperature";
+    case Term::radiant2:
+        return "wall temperature";
     case Term::view:
-    case Term::view2: return "radiation seen";
-    case Term::plate: return "plate at the start";
-    case Term::plateSet: return "plate temperature";
-    case Term::contact: return "contact";
-    case Term::plateHeatCapacity: return "plate's heat store";
-    case Term::plateFlux: return "power";
-    case Term::plateLoss: return "plate's loss";
-    case Term::liquid: return "liquid temperature";
-    case Term::hLiquid: return "liquid movement";
-    case Term::power: return "power";
+    case Term::view2:
+        return "radiation seen";
+    case Term::plate:
+        return "plate at the start";
+    case Term::plateSet:
+        return "plate temperature";
+    case Term::contact:
+        return "contact";
+    case Term::plateHeatCapacity:
+        return "plate's heat store";
+    case Term::plateFlux:
+        return "power";
+    case Term::plateLoss:
+        return "plate's loss";
+    case Term::liquid:
+        return "liquid temperature";
+    case Term::hLiquid:
+        return "liquid movement";
+    case Term::power:
+        return "power";
     }
     return "heat";
 }
@@ -49,7 +66,8 @@ void shiftNumber(kitchen::HeatField& field, const Input& input, double deviation
 void shiftWater(food::Composition& c, double change) {
     const double water = std::clamp(c.water + change, 0.02, 0.98);
     const double scale = (1 - water) / (1 - c.water);
-    c = {water, c.protein * scale, c.fat * scale, c.carbohydrate * scale, c.fibre * scale, c.ash * scale};
+    c = {water,           c.protein * scale, c.fat * scale, c.carbohydrate * scale,
+         c.fibre * scale, c.ash * scale};
 }
 
 } // namespace
@@ -82,8 +100,8 @@ std::vector<double> correlationsOf(const std::vector<Input>& inputs,
             if (i != j && inputs[i].what == Input::What::fieldNumber &&
                 inputs[j].what == Input::What::fieldNumber) {
                 const double ui = find(field, inputs[i].key)->u, uj = find(field, inputs[j].key)->u;
-                rho = std::clamp(covarianceOf(field, inputs[i].key, inputs[j].key) / (ui * uj), -1.0,
-                                 1.0);
+                rho = std::clamp(covarianceOf(field, inputs[i].key, inputs[j].key) / (ui * uj),
+                                 -1.0, 1.0);
             }
             out[i * n + j] = rho;
         }

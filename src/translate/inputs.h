@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "translate/request.h"
@@ -10,7 +13,13 @@ namespace dynamet::translate {
 /// An uncertain input of a cook: a number of the field or a property of the food.
 struct Input {
     std::string name; ///< as a cook reads it: "thickness", "air temperature"
-    enum class What { fieldNumber, thickness, start, moisture, composition } what = What::fieldNumber;
+    enum class What {
+        fieldNumber,
+        thickness,
+        start,
+        moisture,
+        composition
+    } what = What::fieldNumber;
     kitchen::FieldKey key{};
     double sd = 0; ///< of the number (temperatures, start) or of its logarithm
 };
@@ -19,7 +28,8 @@ struct Input {
 std::vector<Input> inputsOf(const kitchen::HeatField& field, const FoodSpread& spread,
                             const cook::FoodPiece& piece);
 /// Correlations between the inputs, row-major; only field numbers correlate.
-std::vector<double> correlationsOf(const std::vector<Input>& inputs, const kitchen::HeatField& field);
+std::vector<double> correlationsOf(const std::vector<Input>& inputs,
+                                   const kitchen::HeatField& field);
 /// Lower triangle L with L Lᵀ = the correlations (semi-definite is allowed).
 std::vector<double> choleskyOf(std::vector<double> correlations, std::size_t n);
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "cook/cook.h"
@@ -31,8 +34,8 @@ struct Goal {
 struct FoodSpread {
     double thicknessRelative = 0.05;
     double startK = 3;
-    double moistureLn = 0.47;       ///< ln 1.6
-    double modelLn = 0.04;          ///< what the model itself leaves open, on ln(time)
+    double moistureLn = 0.47; ///< ln 1.6
+    double modelLn = 0.04;    ///< what the model itself leaves open, on ln(time)
     bool operator==(const FoodSpread&) const = default;
 };
 

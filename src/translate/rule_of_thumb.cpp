@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "translate/rule_of_thumb.h"
 
 #include "quantity/parse_temperature.h"
@@ -17,7 +20,9 @@ struct Rule {
     double timeFactor = 1;
 };
 
-bool still(kitchen::ApplianceKind kind) { return kind == stillOven || kind == countertopOven; }
+bool still(kitchen::ApplianceKind kind) {
+    return kind == stillOven || kind == countertopOven;
+}
 
 std::optional<Rule> ruleBetween(kitchen::ApplianceKind from, kitchen::ApplianceKind to) {
     if (still(from) && (to == fanOven || to == combiOven))
@@ -51,7 +56,8 @@ double cToDial(double celsius, const std::string& unit) {
     return celsius;
 }
 
-const double* thermostat(const kitchen::Appliance& a, const kitchen::Setting& s, std::size_t& index) {
+const double* thermostat(const kitchen::Appliance& a, const kitchen::Setting& s,
+                         std::size_t& index) {
     for (index = 0; index < a.controls.size(); ++index)
         if (a.controls[index].kind == kitchen::ControlKind::thermostat)
             return std::get_if<double>(&s.values[index]);
@@ -81,7 +87,7 @@ std::optional<RuleOfThumb> ruleOfThumb(const Prepared& prepared, const Target& t
     RuleOfThumb out;
     out.seconds = prepared.outcome.pullS * rule->timeFactor;
     out.words = fmt::format("rule of thumb: {}, {}", settingLabel(to->controls, setting),
-                            rule->timeFactor == 1 ? "the recipe's time"
+                            rule->timeFactor == 1  ? "the recipe's time"
                             : rule->timeFactor < 1 ? "a fifth less time"
                                                    : "a quarter more time");
     if (const auto programme = programmeFor(prepared.request, target, setting)) {

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "translate/search.h"
 
 #include <algorithm>
@@ -24,7 +27,8 @@ struct Search {
     std::string closest; // why the last unreachable setting failed
 
     void consider(const Setting& setting) {
-        if (stop.stop_requested() || !tried.insert(settingText(appliance->controls, setting)).second)
+        if (stop.stop_requested() ||
+            !tried.insert(settingText(appliance->controls, setting)).second)
             return;
         auto programme = programmeFor(prepared->request, *target, setting);
         if (!programme) {
@@ -33,9 +37,10 @@ struct Search {
         }
         programme->guessS = lastPullS;
         programme->longestS = std::max(7200.0, 5 * prepared->outcome.pullS);
-        const auto outcome = cook::cookTo(prepared->request.piece, *programme,
-                                          {prepared->request.goal.coreK, prepared->request.goal.readAt},
-                                          cook::kQuick, prepared->tables);
+        const auto outcome =
+            cook::cookTo(prepared->request.piece, *programme,
+                         {prepared->request.goal.coreK, prepared->request.goal.readAt},
+                         cook::kQuick, prepared->tables);
         ++best.solves;
         if (!outcome) {
             closest = outcome.error().message;
@@ -55,8 +60,8 @@ struct Search {
         best.solves = row.solves;
     }
 
-    /// Likeness of crust first, exactly and not in steps, with the rim to break near ties: the steps
-    /// are for ranking appliances, not for choosing a setting of one.
+    /// Likeness of crust first, exactly and not in steps, with the rim to break near ties: the
+    /// steps are for ranking appliances, not for choosing a setting of one.
     bool finer(const Row& a, const Row& b) const {
         const auto cost = [this](const Row& r) {
             return r.crustDistance +

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "translate/translate.h"
 
 #include "quantity/print.h"
@@ -53,7 +56,8 @@ std::vector<Target> allTargets(const Request& request) {
 
 Result<cook::Programme> programmeFor(const Request& request, const Target& target,
                                      const kitchen::Setting& setting) {
-    auto field = fieldAt(request.kitchen, target.applianceId, setting, target.zone, target.vesselId);
+    auto field =
+        fieldAt(request.kitchen, target.applianceId, setting, target.zone, target.vesselId);
     if (!field)
         return tl::unexpected(field.error());
     cook::Programme programme;
@@ -62,22 +66,24 @@ Result<cook::Programme> programmeFor(const Request& request, const Target& targe
     if (const auto* site = findSite(request.kitchen, appliance->siteId))
         programme.site = *site;
     programme.rest = request.rest;
-    programme.turning = request.piece.shape == heat::Shape::slab &&
-                                facesDiffer(programme.field, programme.site)
-                            ? cook::Turning::once
-                            : cook::Turning::never;
+    programme.turning =
+        request.piece.shape == heat::Shape::slab && facesDiffer(programme.field, programme.site)
+            ? cook::Turning::once
+            : cook::Turning::never;
     return programme;
 }
 
 Result<Prepared> prepare(const Request& request) {
-    const Target own{request.reference.applianceId, request.reference.zone, request.reference.vesselId};
+    const Target own{request.reference.applianceId, request.reference.zone,
+                     request.reference.vesselId};
     auto programme = programmeFor(request, own, request.reference.setting);
     if (!programme)
         return tl::unexpected(programme.error().in("the recipe's own appliance"));
     Prepared out{request, *programme, {}, {}, allTargets(request)};
     out.tables = cook::tablesFor(request.piece.food, pressurePa(programme->site));
-    auto outcome = cook::cookTo(request.piece, *programme, {request.goal.coreK, request.goal.readAt},
-                                cook::kFull, out.tables, true);
+    auto outcome =
+        cook::cookTo(request.piece, *programme, {request.goal.coreK, request.goal.readAt},
+                     cook::kFull, out.tables, true);
     if (!outcome)
         return tl::unexpected(outcome.error().in("the recipe where it was written"));
     out.outcome = std::move(*outcome);
@@ -118,13 +124,9 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
     const cook::Programme fixed = withFixedTurn(*programme, row.outcome);
     cook::Tables tables = prepared.tables;
     tables.vapour = std::make_shared<heat::Vapour>(pressurePa(fixed.site));
-    const WindowInput input{&prepared.request.piece,
-                            &fixed,
-                            row.instruction.pullK,
-                            prepared.request.goal.bandHighK,
-                            prepared.request.spread,
-                            tables,
-                            prepared.request.seed};
+    const WindowInput input{
+        &prepared.request.piece, &fixed, row.instruction.pullK, prepared.request.goal.bandHighK,
+        prepared.request.spread, tables, prepared.request.seed};
     auto window = windowOf(input, row.solves, stop);
     if (!window) {
         row.warnings.push_back({"no_window", window.error().message});
@@ -161,7 +163,8 @@ bool ranksBefore(const Row& a, const Row& b, const cook::Outcome& reference) {
         return a.reached;
     if (!a.reached)
         return false;
-    const double stepA = std::floor(a.crustDistance / 0.2), stepB = std::floor(b.crustDistance / 0.2);
+    const double stepA = std::floor(a.crustDistance / 0.2),
+                 stepB = std::floor(b.crustDistance / 0.2);
     if (stepA != stepB)
         return stepA < stepB;
     // Rims are told apart to half a millimetre.

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "translate/warnings.h"
 
 #include "food/browning.h"
@@ -20,9 +23,10 @@ void addCrust(std::vector<Warning>& out, const cook::Outcome& is, const cook::Ou
     if (distance < kSameCrust)
         return;
     const bool paler = is.darker() < wanted.darker();
-    out.push_back({paler ? "crust_not_reached" : "crust_darker",
-                   fmt::format("crust {}: {} where the recipe gives {}", paler ? "not reached" : "darker",
-                               food::crustWord(is.darker()), food::crustWord(wanted.darker()))});
+    out.push_back(
+        {paler ? "crust_not_reached" : "crust_darker",
+         fmt::format("crust {}: {} where the recipe gives {}", paler ? "not reached" : "darker",
+                     food::crustWord(is.darker()), food::crustWord(wanted.darker()))});
 }
 
 bool onlyAssumed(const kitchen::HeatField& field) {
@@ -45,9 +49,10 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
         out.push_back({"below_minimum", verdict.text});
     constexpr double kDangerLimitS = 2 * 3600;
     if (row.outcome.dangerS > kDangerLimitS)
-        out.push_back({"danger_zone",
-                       fmt::format("the core is between 5 and 54 °C for {}; common advice is at most 2 h",
-                                   printFixed(row.outcome.dangerS / 3600, 1) + " h")});
+        out.push_back(
+            {"danger_zone",
+             fmt::format("the core is between 5 and 54 °C for {}; common advice is at most 2 h",
+                         printFixed(row.outcome.dangerS / 3600, 1) + " h")});
     addCrust(out, row.outcome, prepared.outcome, row.crustDistance);
     const double rim = row.outcome.rimM - prepared.outcome.rimM;
     if (std::abs(rim) > kRimMatters)
@@ -60,10 +65,14 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
         return out;
     const auto* vessel = findVessel(request.kitchen, row.target.vesselId);
     const auto* plate = seenBy(programme.field, kitchen::Face::bottom, kitchen::Term::plate);
-    if (vessel && plate && vessel->highestTemperatureK && plate->value > *vessel->highestTemperatureK)
-        out.push_back({"vessel_limit", fmt::format("{} stands {} at most", vessel->name,
-                                                   printTemperature(Temperature::kelvin(*vessel->highestTemperatureK),
-                                                                    request.fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius))});
+    if (vessel && plate && vessel->highestTemperatureK &&
+        plate->value > *vessel->highestTemperatureK)
+        out.push_back(
+            {"vessel_limit",
+             fmt::format("{} stands {} at most", vessel->name,
+                         printTemperature(Temperature::kelvin(*vessel->highestTemperatureK),
+                                          request.fahrenheit ? TemperatureUnit::fahrenheit
+                                                             : TemperatureUnit::celsius))});
     return out;
 }
 

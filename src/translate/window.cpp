@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "translate/window.h"
 
 #include "numeric/random.h"
@@ -55,8 +58,8 @@ std::vector<double> stratifiedNormals(std::size_t samples, std::size_t inputs, R
         for (std::size_t i = samples; i-- > 1;)
             std::swap(order[i], order[random.next() % (i + 1)]);
         for (std::size_t i = 0; i < samples; ++i)
-            out[i * inputs + j] = normalQuantile((static_cast<double>(order[i]) + random.uniform()) /
-                                                 static_cast<double>(samples));
+            out[i * inputs + j] = normalQuantile(
+                (static_cast<double>(order[i]) + random.uniform()) / static_cast<double>(samples));
     }
     return out;
 }
@@ -67,8 +70,7 @@ struct Drawn {
 
 Drawn draw(const Timer& timer, double lnModel, double ratio, std::stop_token stop) {
     const std::size_t n = timer.inputs.size();
-    const auto factor = choleskyOf(
-        correlationsOf(timer.inputs, timer.input->programme->field), n);
+    const auto factor = choleskyOf(correlationsOf(timer.inputs, timer.input->programme->field), n);
     Random random(timer.input->seed);
     const auto count = static_cast<std::size_t>(timer.input->samples);
     const auto normals = stratifiedNormals(count, n + 1, random);
@@ -87,7 +89,8 @@ Drawn draw(const Timer& timer, double lnModel, double ratio, std::stop_token sto
 }
 
 std::vector<Cause> causesOf(const std::vector<Input>& inputs, const std::vector<double>& g,
-                            const std::vector<double>& correlations, double lnModel, double& variance) {
+                            const std::vector<double>& correlations, double lnModel,
+                            double& variance) {
     const std::size_t n = inputs.size();
     variance = lnModel * lnModel;
     std::vector<Cause> causes{{"the model itself", variance}};
@@ -116,8 +119,8 @@ void fromSamples(Window& window, const Drawn& drawn) {
         if (std::isfinite(t))
             finite.push_back(t);
     window.sampled = true;
-    window.neverShare =
-        1 - static_cast<double>(finite.size()) / static_cast<double>(std::max<std::size_t>(1, drawn.times.size()));
+    window.neverShare = 1 - static_cast<double>(finite.size()) /
+                                static_cast<double>(std::max<std::size_t>(1, drawn.times.size()));
     // Never counts as later than everything; between two infinities quantile() stays infinite.
     const double late = quantile(drawn.times, 0.975);
     window.lookS = roundedDownTime(quantile(drawn.times, 0.025));
@@ -134,7 +137,7 @@ void fromSamples(Window& window, const Drawn& drawn) {
 
 Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token stop) {
     Timer timer{&input, inputsOf(input.programme->field, input.spread, *input.piece),
-                      pressurePa(input.programme->site), &solves};
+                pressurePa(input.programme->site), &solves};
     const std::vector<double> none(timer.inputs.size(), 0.0);
     const double nominal = timer.at(none, cook::kFull);
     if (!std::isfinite(nominal))
@@ -149,7 +152,8 @@ Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token 
     const auto g = sensitivities(timer, stop);
     Window window;
     double variance = 0;
-    const bool allReach = std::all_of(g.begin(), g.end(), [](double x) { return std::isfinite(x); });
+    const bool allReach =
+        std::all_of(g.begin(), g.end(), [](double x) { return std::isfinite(x); });
     window.causes = causesOf(timer.inputs, g, correlationsOf(timer.inputs, input.programme->field),
                              input.spread.modelLn, variance);
     const double s = allReach ? std::sqrt(variance) : 1;
@@ -163,8 +167,9 @@ Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token 
         window.lookS = roundedDownTime(nominal * std::exp(-kTwoSided * s));
         window.latestS = roundedUpTime(nominal * std::exp(kTwoSided * s));
     }
-    const auto over = cook::cookTo(*input.piece, *input.programme, {input.bandHighK, food::ReadAt::peak},
-                                   cook::kQuick, input.tables);
+    const auto over =
+        cook::cookTo(*input.piece, *input.programme, {input.bandHighK, food::ReadAt::peak},
+                     cook::kQuick, input.tables);
     ++solves;
     if (over)
         window.overshootS = roundedDownTime(over->pullS * std::exp(-kOneSided5 * window.lnSd));

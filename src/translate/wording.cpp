@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "translate/wording.h"
 
 #include "food/browning.h"
@@ -57,9 +60,10 @@ std::string pullWords(const Row& row, Units units) {
 std::string windowWords(const Window& window) {
     const double last = window.latestS.value_or(window.expectS);
     if (window.lookS >= 300 && last < 3600 && window.latestS)
-        return fmt::format("look {:.0f}, expect {:.0f}, latest {:.0f} min", window.lookS / 60, window.expectS / 60,
-                           *window.latestS / 60);
-    std::string out = fmt::format("look {}, expect {}", printDuration(window.lookS), printDuration(window.expectS));
+        return fmt::format("look {:.0f}, expect {:.0f}, latest {:.0f} min", window.lookS / 60,
+                           window.expectS / 60, *window.latestS / 60);
+    std::string out = fmt::format("look {}, expect {}", printDuration(window.lookS),
+                                  printDuration(window.expectS));
     if (window.latestS)
         return out + ", latest " + printDuration(*window.latestS);
     return out + fmt::format(", never: {:.0f} %", 100 * window.neverShare);
@@ -78,8 +82,8 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
         out.push_back("Not reached: " + row.reason);
         return out;
     }
-    out.push_back("Take it out when the probe reads " + degrees(row.instruction.pullK, units) + ". It rises to " +
-                  degrees(row.outcome.peakK, units) + " while it rests.");
+    out.push_back("Take it out when the probe reads " + degrees(row.instruction.pullK, units) +
+                  ". It rises to " + degrees(row.outcome.peakK, units) + " while it rests.");
     if (row.window) {
         out.push_back("Time from food in: " + windowWords(*row.window) + ".");
         if (row.window->overshootS)
@@ -92,23 +96,29 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
         if (!causes.empty())
             out.push_back("Why the window is so wide: " + causes + ".");
     }
-    out.push_back(fmt::format("Crust {} (recipe: {}), grey rim {} mm (recipe: {} mm).",
-                              food::crustWord(row.outcome.darker()), food::crustWord(prepared.outcome.darker()),
-                              printFixed(row.outcome.rimM * 1000, 0), printFixed(prepared.outcome.rimM * 1000, 0)));
+    out.push_back(fmt::format(
+        "Crust {} (recipe: {}), grey rim {} mm (recipe: {} mm).",
+        food::crustWord(row.outcome.darker()), food::crustWord(prepared.outcome.darker()),
+        printFixed(row.outcome.rimM * 1000, 0), printFixed(prepared.outcome.rimM * 1000, 0)));
     if (row.rule)
         out.push_back("By the " + row.rule->words +
-                      (row.rule->peakK ? ", the core would come to " + degrees(*row.rule->peakK, units) : "") + ".");
+                      (row.rule->peakK
+                           ? ", the core would come to " + degrees(*row.rule->peakK, units)
+                           : "") +
+                      ".");
     return out;
 }
 
-std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& prepared, Units units) {
+std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& prepared,
+                                                              Units units) {
     const cook::Outcome& o = prepared.outcome;
-    return {{"Core peak", degrees(o.peakK, units)},
-            {"Pulled at", degrees(o.pullK, units)},
-            {"Time there", printDuration(o.pullS)},
-            {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
-            {"Grey rim", fmt::format("{} mm", printFixed(o.rimM * 1000, 0))},
-            {"Water lost", fmt::format("about {} %", printFixed(o.waterLossShare * 100, 0))}};
+    return {
+        {"Core peak", degrees(o.peakK, units)},
+        {"Pulled at", degrees(o.pullK, units)},
+        {"Time there", printDuration(o.pullS)},
+        {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
+        {"Grey rim", fmt::format("{} mm", printFixed(o.rimM * 1000, 0))},
+        {"Water lost", fmt::format("about {} %", printFixed(o.waterLossShare * 100, 0))}};
 }
 
 std::string safetyLine(const Prepared& prepared, Units units) {
@@ -132,7 +142,8 @@ std::string referenceWords(const Request& request) {
 }
 
 std::string pieceWords(const Request& request, Units units) {
-    return fmt::format("{}, {}, {}; {}", request.piece.food.name, printLength(request.piece.thicknessM, units.inches),
+    return fmt::format("{}, {}, {}; {}", request.piece.food.name,
+                       printLength(request.piece.thicknessM, units.inches),
                        word(request.piece.form), request.goal.words);
 }
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "translate/translate.h"
@@ -21,10 +24,12 @@ std::string windowWords(const Window& window);
 std::string timeWords(const Row& row);
 /// "same crust", "paler: golden", "darker: scorched".
 std::string crustWords(const Row& row, const cook::Outcome& reference);
-/// Lines of the opened row: what to do, when, why the window is as wide as it is, the rule of thumb.
+/// Lines of the opened row: what to do, when, why the window is as wide as it is, the rule of
+/// thumb.
 std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, Units units);
 /// Facts of the reference's outcome, label and value.
-std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& prepared, Units units);
+std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& prepared,
+                                                              Units units);
 /// The safety line of the reference with its sign ("! …" when below a minimum).
 std::string safetyLine(const Prepared& prepared, Units units);
 /// "Deck oven, middle, 225 °C" and the piece in a line.

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "app/shell/main_window.h"
@@ -8,8 +11,8 @@
 #include <QTimer>
 #include <gtest/gtest.h>
 
-/// A cook's hands on the real window: widgets are found by their accessible names, moved by keys and
-/// mouse only.
+/// A cook's hands on the real window: widgets are found by their accessible names, moved by keys
+/// and mouse only.
 namespace hands {
 
 using namespace dynamet::app;
@@ -57,7 +60,9 @@ void inDialog(Hands work) {
     });
 }
 
-inline bool waitFor(const std::function<bool()>& done, int ms = 20000) { return QTest::qWaitFor(done, ms); }
+inline bool waitFor(const std::function<bool()>& done, int ms = 20000) {
+    return QTest::qWaitFor(done, ms);
+}
 
 /// A window on a copy of the demo kitchen.
 struct Bench {

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/look/palette.h"
 
 #include <QFontDatabase>
@@ -35,13 +38,17 @@ TEST(Look, TheShippedFontIsUsedAndItsFiguresAreEqual) {
     EXPECT_EQ(QFontInfo(look::textFont(13)).family(), QStringLiteral("B612"));
     const QFontMetrics metrics(look::textFont(28));
     for (QChar c : QStringLiteral("0123456789"))
-        EXPECT_EQ(metrics.horizontalAdvance(c), metrics.horizontalAdvance(QLatin1Char('0'))) << c.toLatin1();
+        EXPECT_EQ(metrics.horizontalAdvance(c), metrics.horizontalAdvance(QLatin1Char('0')))
+            << c.toLatin1();
 }
 
 TEST(Look, TheAxisIsOneForAll) {
     EXPECT_LT(look::axisPlace(100), look::axisPlace(200));
-    EXPECT_NEAR(look::axisPlace(200) - look::axisPlace(100), look::axisPlace(300) - look::axisPlace(200), 1e-9);
-    EXPECT_LT(look::axisPlace(600) - look::axisPlace(300), look::axisPlace(300) - look::axisPlace(0)) << "compressed above";
+    EXPECT_NEAR(look::axisPlace(200) - look::axisPlace(100),
+                look::axisPlace(300) - look::axisPlace(200), 1e-9);
+    EXPECT_LT(look::axisPlace(600) - look::axisPlace(300),
+              look::axisPlace(300) - look::axisPlace(0))
+        << "compressed above";
 }
 
 } // namespace

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/hands.h"
 #include "app/translate/rows_model.h"
 
@@ -10,16 +13,19 @@ using namespace hands;
 TEST(Models, KeepTheRulesOfItemModels) {
     Bench bench;
     LineUpModel lineUp(bench.document);
-    QAbstractItemModelTester lineUpTester(&lineUp, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    QAbstractItemModelTester lineUpTester(&lineUp,
+                                          QAbstractItemModelTester::FailureReportingMode::Fatal);
     RateSheetModel sheet(bench.document);
-    QAbstractItemModelTester sheetTester(&sheet, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    QAbstractItemModelTester sheetTester(&sheet,
+                                         QAbstractItemModelTester::FailureReportingMode::Fatal);
     for (const auto& appliance : bench.document.kitchen().appliances) {
         sheet.show(appliance.id);
         EXPECT_GT(sheet.rowCount(), 0) << appliance.name;
         EXPECT_EQ(sheet.columnCount(), static_cast<int>(appliance.zones.size()));
     }
     RowsModel rows(bench.document);
-    QAbstractItemModelTester rowsTester(&rows, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    QAbstractItemModelTester rowsTester(&rows,
+                                        QAbstractItemModelTester::FailureReportingMode::Fatal);
     EXPECT_EQ(lineUp.rowCount(), 9);
 }
 
@@ -28,7 +34,8 @@ TEST(Worker, TheSameRequestGivesTheSameRowsAndAnOldOneIsDropped) {
     bench.press(Qt::Key_2, Qt::ControlModifier);
     ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }));
     const auto first = bench.window->translatePage().reach().rows().rows();
-    const auto alone = dynamet::translate::translateAll(*dynamet::translate::prepare(*bench.window->translatePage().written().request()));
+    const auto alone = dynamet::translate::translateAll(
+        *dynamet::translate::prepare(*bench.window->translatePage().written().request()));
     ASSERT_EQ(first.size(), alone.size());
     for (std::size_t i = 0; i < first.size(); ++i) {
         EXPECT_EQ(first[i].target, alone[i].target) << i;

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 // The real window, walked by keyboard and mouse.
 #include "app/hands.h"
 
@@ -9,7 +12,9 @@ namespace {
 
 using namespace hands;
 
-QTableView* sheet(Bench& bench) { return find<QTableView>(bench.window.get(), "Rate sheet"); }
+QTableView* sheet(Bench& bench) {
+    return find<QTableView>(bench.window.get(), "Rate sheet");
+}
 
 /// The cell text of a row label and zone column.
 QString cell(Bench& bench, const QString& row, int column = 0) {
@@ -42,12 +47,15 @@ TEST(Walk, FromALogToATranslatedRecipeByKeyboard) {
     type(bench.window.get(), "Dial set to", QStringLiteral("165 °C"));
     inDialog([](QWidget* dialog) {
         type(dialog, "File of the log", QStringLiteral(DEMO_LOGS "/deck-180-evening.csv"));
-        EXPECT_TRUE(textOf(dialog, "How the log is written").contains(QStringLiteral("clock time")));
+        EXPECT_TRUE(
+            textOf(dialog, "How the log is written").contains(QStringLiteral("clock time")));
         QTest::keyClick(dialog, Qt::Key_Return);
     });
     bench.press(Qt::Key_I, Qt::ControlModifier);
-    EXPECT_TRUE(textOf(bench.window.get(), "What was found").contains(QStringLiteral("settles at")));
-    EXPECT_TRUE(cell(bench, QStringLiteral("165 °C")).contains(QStringLiteral("assumed"))) << "a draft is no rating";
+    EXPECT_TRUE(
+        textOf(bench.window.get(), "What was found").contains(QStringLiteral("settles at")));
+    EXPECT_TRUE(cell(bench, QStringLiteral("165 °C")).contains(QStringLiteral("assumed")))
+        << "a draft is no rating";
     bench.press(Qt::Key_Return, Qt::ControlModifier);
     EXPECT_TRUE(cell(bench, QStringLiteral("165 °C")).contains(QStringLiteral("measured")))
         << cell(bench, QStringLiteral("165 °C")).toStdString();
@@ -60,10 +68,12 @@ TEST(Walk, FromALogToATranslatedRecipeByKeyboard) {
     QTest::keyClick(list, Qt::Key_Home);
     const QString row = list->currentIndex().data(Qt::AccessibleTextRole).toString();
     EXPECT_TRUE(row.contains(QStringLiteral("pull at"))) << row.toStdString();
-    EXPECT_TRUE(row.contains(QStringLiteral("look ")) && row.contains(QStringLiteral("latest"))) << row.toStdString();
+    EXPECT_TRUE(row.contains(QStringLiteral("look ")) && row.contains(QStringLiteral("latest")))
+        << row.toStdString();
     QTest::keyClick(list, Qt::Key_Return);
     EXPECT_TRUE(textOf(bench.window.get(), "Pull").startsWith(QStringLiteral("pull at")));
-    EXPECT_TRUE(textOf(bench.window.get(), "Reasons and times").contains(QStringLiteral("Time from food in: look")));
+    EXPECT_TRUE(textOf(bench.window.get(), "Reasons and times")
+                    .contains(QStringLiteral("Time from food in: look")));
     QTest::keyClick(QApplication::focusWidget(), Qt::Key_Escape);
     EXPECT_TRUE(isThere(bench.window.get(), "Rows of the translation"));
 }
@@ -78,9 +88,11 @@ TEST(Walk, KeyedReadingsOfAGrillChangeSheetAndLineUpAtOnce) {
     click(bench.window.get(), "Work it out");
     EXPECT_TRUE(textOf(bench.window.get(), "What was found").contains(QStringLiteral("132")));
     click(bench.window.get(), "Save the rating");
-    EXPECT_TRUE(cell(bench, QStringLiteral("off · off · high"), 1).contains(QStringLiteral("measured")));
+    EXPECT_TRUE(
+        cell(bench, QStringLiteral("off · off · high"), 1).contains(QStringLiteral("measured")));
     // A burner set nobody tested is now added up from single burners.
-    EXPECT_TRUE(cell(bench, QStringLiteral("high · high · high"), 1).contains(QStringLiteral("interpolated")))
+    EXPECT_TRUE(cell(bench, QStringLiteral("high · high · high"), 1)
+                    .contains(QStringLiteral("interpolated")))
         << cell(bench, QStringLiteral("high · high · high"), 1).toStdString();
 }
 
@@ -92,7 +104,8 @@ TEST(Walk, UndoAndRedoAreOnDiskAtOnce) {
     click(bench.window.get(), "Work it out");
     click(bench.window.get(), "Save the rating");
     const auto ratedNow = [&] {
-        auto reader = dynamet::book::Book::open(bench.book.toStdString()); // a second opener reads only
+        auto reader =
+            dynamet::book::Book::open(bench.book.toStdString()); // a second opener reads only
         return loadKitchen(*reader)->rated["yard-grill"].size();
     };
     const auto with = ratedNow();
@@ -101,10 +114,12 @@ TEST(Walk, UndoAndRedoAreOnDiskAtOnce) {
     EXPECT_TRUE(cell(bench, QStringLiteral("off · off · low")).contains(QStringLiteral("assumed")));
     bench.press(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
     EXPECT_EQ(ratedNow(), with);
-    EXPECT_TRUE(cell(bench, QStringLiteral("off · off · low")).contains(QStringLiteral("measured")));
+    EXPECT_TRUE(
+        cell(bench, QStringLiteral("off · off · low")).contains(QStringLiteral("measured")));
     bench.press(Qt::Key_Z, Qt::ControlModifier);
     bench.press(Qt::Key_Z, Qt::ControlModifier);
-    EXPECT_TRUE(textOf(bench.window.get(), "Setting to be rated").contains(QStringLiteral("off · off · low")));
+    EXPECT_TRUE(textOf(bench.window.get(), "Setting to be rated")
+                    .contains(QStringLiteral("off · off · low")));
     EXPECT_FALSE(isThere(bench.window.get(), "Save the rating")) << "the draft was taken back too";
 }
 
@@ -116,7 +131,9 @@ TEST(Walk, ADroppedFileOpensTheImport) {
         QWidget* dialog = QApplication::activeModalWidget();
         ASSERT_NE(dialog, nullptr);
         asked = true;
-        EXPECT_TRUE(find<QLineEdit>(dialog, "File of the log")->text().endsWith(QStringLiteral("deck-180-evening.csv")));
+        EXPECT_TRUE(find<QLineEdit>(dialog, "File of the log")
+                        ->text()
+                        .endsWith(QStringLiteral("deck-180-evening.csv")));
         QTest::keyClick(dialog, Qt::Key_Escape);
     });
     QMimeData mime;
@@ -128,7 +145,8 @@ TEST(Walk, ADroppedFileOpensTheImport) {
     QDropEvent drop(QPointF(40, 40), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
     QApplication::sendEvent(target, &drop);
     EXPECT_TRUE(waitFor([&] { return asked && !QApplication::activeModalWidget(); }));
-    EXPECT_TRUE(textOf(bench.window.get(), "What was found").contains(QStringLiteral("Nothing yet")));
+    EXPECT_TRUE(
+        textOf(bench.window.get(), "What was found").contains(QStringLiteral("Nothing yet")));
 }
 
 TEST(Walk, ABadFileNamesItsLineAndImportsNothing) {
@@ -138,7 +156,8 @@ TEST(Walk, ABadFileNamesItsLineAndImportsNothing) {
     std::ofstream(bad.toStdString()) << "time_s,oven C\n0,20\n1,21\n2,2l.5\n3,22\n";
     inDialog([bad](QWidget* dialog) {
         type(dialog, "File of the log", bad);
-        EXPECT_TRUE(textOf(dialog, "What is wrong with the file").contains(QStringLiteral("Line 4")));
+        EXPECT_TRUE(
+            textOf(dialog, "What is wrong with the file").contains(QStringLiteral("Line 4")));
         EXPECT_FALSE(find(dialog, "Import the log")->isEnabled());
         QTest::keyClick(dialog, Qt::Key_Escape);
     });
@@ -161,8 +180,10 @@ TEST(Walk, ARefusalSaysWhyAndKeepsTheDraft) {
         QTest::keyClick(dialog, Qt::Key_Return);
     });
     bench.press(Qt::Key_I, Qt::ControlModifier);
-    EXPECT_TRUE(textOf(bench.window.get(), "Why there is no result").contains(QStringLiteral("never settled")));
-    EXPECT_TRUE(textOf(bench.window.get(), "What was found").contains(QStringLiteral("kept as a draft")));
+    EXPECT_TRUE(textOf(bench.window.get(), "Why there is no result")
+                    .contains(QStringLiteral("never settled")));
+    EXPECT_TRUE(
+        textOf(bench.window.get(), "What was found").contains(QStringLiteral("kept as a draft")));
     EXPECT_TRUE(dynamet::book::listTests(bench.document.book(), "gale")->front().draft);
 }
 
@@ -174,9 +195,11 @@ TEST(Walk, UnitsSwitchEverywhere) {
     EXPECT_TRUE(textOf(bench.window.get(), "Site").contains(QStringLiteral("212.0 °F")) ||
                 textOf(bench.window.get(), "Site").contains(QStringLiteral("211.9 °F")));
     bench.press(Qt::Key_2, Qt::ControlModifier);
-    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle() && isThere(bench.window.get(), "Core peak"); }));
+    ASSERT_TRUE(waitFor(
+        [&] { return bench.window->isIdle() && isThere(bench.window.get(), "Core peak"); }));
     EXPECT_EQ(textOf(bench.window.get(), "Core peak"), QStringLiteral("149 °F"));
-    EXPECT_TRUE(find<QLineEdit>(bench.window.get(), "Thickness")->text().endsWith(QStringLiteral(" in")));
+    EXPECT_TRUE(
+        find<QLineEdit>(bench.window.get(), "Thickness")->text().endsWith(QStringLiteral(" in")));
 }
 
 TEST(Walk, AThickerPieceTakesLonger) {
@@ -185,7 +208,9 @@ TEST(Walk, AThickerPieceTakesLonger) {
     auto* list = find<QListView>(bench.window.get(), "Rows of the translation");
     ASSERT_NE(list, nullptr);
     ASSERT_TRUE(waitFor([&] { return bench.window->isIdle() && list->model()->rowCount() > 0; }));
-    const auto expected = [&] { return bench.window->translatePage().reach().rows().item(0).row.window->expectS; };
+    const auto expected = [&] {
+        return bench.window->translatePage().reach().rows().item(0).row.window->expectS;
+    };
     const double before = expected();
     for (int i = 0; i < 5; ++i)
         click(bench.window.get(), "More thickness");
@@ -206,7 +231,8 @@ TEST(Walk, AKeptTranslationIsASnapshotInTheBook) {
     click(bench.window.get(), "Keep this translation");
     const auto kept = dynamet::book::listTranslations(bench.document.book(), "pork-caraway");
     ASSERT_EQ(kept->size(), 1u);
-    for (const char* word : {"recipe_text", "all.air_K", "pressure_Pa", "\"seed\"", "look_s", "composition"})
+    for (const char* word :
+         {"recipe_text", "all.air_K", "pressure_Pa", "\"seed\"", "look_s", "composition"})
         EXPECT_NE(kept->front().snapshotJson.find(word), std::string::npos) << word;
     bench.press(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_TRUE(dynamet::book::listTranslations(bench.document.book(), "pork-caraway")->empty());
@@ -218,8 +244,14 @@ TEST(Walk, TheDuckSaysThatItIsBelowTheOfficialMinimum) {
     auto* chooser = find<QComboBox>(bench.window.get(), "Recipe");
     chooser->setFocus();
     QTest::keyClick(chooser, Qt::Key_Down);
-    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle() && isThere(bench.window.get(), "Safety"); }));
-    EXPECT_TRUE(waitFor([&] { return textOf(bench.window.get(), "Safety").startsWith(QStringLiteral("! 60.0 °C is below")); }, 3000))
+    ASSERT_TRUE(
+        waitFor([&] { return bench.window->isIdle() && isThere(bench.window.get(), "Safety"); }));
+    EXPECT_TRUE(waitFor(
+        [&] {
+            return textOf(bench.window.get(), "Safety")
+                .startsWith(QStringLiteral("! 60.0 °C is below"));
+        },
+        3000))
         << textOf(bench.window.get(), "Safety").toStdString();
 }
 

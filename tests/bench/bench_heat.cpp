@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 // One-hour cooks of a 30 mm piece on 60 cells, turned once, beside CVODE in the same run. The error
 // is that of time, in the core at the end, against the same method at a hundredth of the tolerance.
 #include "bench/cvode_lean.h"
@@ -11,7 +14,9 @@ namespace {
 
 using namespace dynamet::heat;
 
-constexpr double C(double c) { return c + 273.15; }
+constexpr double C(double c) {
+    return c + 273.15;
+}
 const std::shared_ptr<const Material> kBeef =
     std::make_shared<Material>(dynamet::food::Composition{});
 const std::shared_ptr<const Vapour> kSea = std::make_shared<Vapour>(101325.0);
@@ -66,8 +71,12 @@ void ours(benchmark::State& state, bool wet) {
     state.counters["error_mK"] = 1000 * std::abs(core - cook(tolerance / 100, wet, ignored));
     state.counters["steps"] = static_cast<double>(steps);
 }
-void oursDry(benchmark::State& state) { ours(state, false); }
-void oursWet(benchmark::State& state) { ours(state, true); }
+void oursDry(benchmark::State& state) {
+    ours(state, false);
+}
+void oursWet(benchmark::State& state) {
+    ours(state, true);
+}
 
 void cvodeDry(benchmark::State& state) {
     const double tolerance = std::pow(10.0, -static_cast<double>(state.range(0)));
@@ -75,7 +84,8 @@ void cvodeDry(benchmark::State& state) {
     double core = 0;
     for (auto _ : state)
         core = bench::solveLean({}, *kBeef, tolerance, steps);
-    state.counters["error_mK"] = 1000 * std::abs(core - bench::solveLean({}, *kBeef, 1e-10, ignored));
+    state.counters["error_mK"] =
+        1000 * std::abs(core - bench::solveLean({}, *kBeef, 1e-10, ignored));
     state.counters["steps"] = static_cast<double>(steps);
 }
 
@@ -98,11 +108,39 @@ void oursByCells(benchmark::State& state) {
         benchmark::Counter::kIsIterationInvariantRate | benchmark::Counter::kInvert);
 }
 
-BENCHMARK(oursDry)->Name("dry/ours_tolerance_mK")->Arg(300)->Arg(100)->Arg(30)->Arg(10)->Unit(benchmark::kMillisecond);
-BENCHMARK(cvodeDry)->Name("dry/cvode_rtol_1e-")->Arg(4)->Arg(5)->Arg(6)->Unit(benchmark::kMillisecond);
-BENCHMARK(oursWet)->Name("wet/ours_tolerance_mK")->Arg(300)->Arg(100)->Arg(30)->Arg(10)->Unit(benchmark::kMillisecond);
-BENCHMARK(cvodeWet)->Name("wet/cvode_rtol_1e-")->Arg(4)->Arg(5)->Arg(6)->Unit(benchmark::kMillisecond);
-BENCHMARK(oursByCells)->Name("dry/ours_cells")->Arg(30)->Arg(60)->Arg(120)->Arg(240)->Unit(benchmark::kMillisecond);
+BENCHMARK(oursDry)
+    ->Name("dry/ours_tolerance_mK")
+    ->Arg(300)
+    ->Arg(100)
+    ->Arg(30)
+    ->Arg(10)
+    ->Unit(benchmark::kMillisecond);
+BENCHMARK(cvodeDry)
+    ->Name("dry/cvode_rtol_1e-")
+    ->Arg(4)
+    ->Arg(5)
+    ->Arg(6)
+    ->Unit(benchmark::kMillisecond);
+BENCHMARK(oursWet)
+    ->Name("wet/ours_tolerance_mK")
+    ->Arg(300)
+    ->Arg(100)
+    ->Arg(30)
+    ->Arg(10)
+    ->Unit(benchmark::kMillisecond);
+BENCHMARK(cvodeWet)
+    ->Name("wet/cvode_rtol_1e-")
+    ->Arg(4)
+    ->Arg(5)
+    ->Arg(6)
+    ->Unit(benchmark::kMillisecond);
+BENCHMARK(oursByCells)
+    ->Name("dry/ours_cells")
+    ->Arg(30)
+    ->Arg(60)
+    ->Arg(120)
+    ->Arg(240)
+    ->Unit(benchmark::kMillisecond);
 
 } // namespace
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "bench/cvode_lean.h"
 
 #include <algorithm>
@@ -33,9 +36,9 @@ int rhs(double, N_Vector yv, N_Vector dv, void* data) {
     double before = -into(t[0], in.hAir, in.airK);
     for (std::size_t i = 0; i < nodes; ++i) {
         const bool last = i + 1 == nodes;
-        const double flow = last ? into(t[i], in.hTop, in.airTopK)
-                                 : 2 * p.k[i] * p.k[i + 1] / (p.k[i] + p.k[i + 1]) / p.dx *
-                                       (t[i + 1] - t[i]);
+        const double flow =
+            last ? into(t[i], in.hTop, in.airTopK)
+                 : 2 * p.k[i] * p.k[i + 1] / (p.k[i] + p.k[i + 1]) / p.dx * (t[i + 1] - t[i]);
         const double volume = i == 0 || last ? p.dx / 2 : p.dx;
         d[i] = (flow - before) / (p.c[i] * volume);
         before = flow;

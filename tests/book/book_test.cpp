@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "book/kitchen_store.h"
 #include "book/recipe_store.h"
 #include "book/test_store.h"
@@ -178,7 +181,8 @@ TEST_F(BookTest, ABookThatNeedsANewerProgramIsRefusedAndLeftAlone) {
 
 TEST_F(BookTest, ForeignAndDamagedFilesAreNotWrittenTo) {
     const std::string foreign = path("letter.dynamet");
-    std::ofstream(foreign) << "Dear cook, this is no book at all, but it is quite long enough to be one indeed.";
+    std::ofstream(foreign)
+        << "Dear cook, this is no book at all, but it is quite long enough to be one indeed.";
     const auto before = fs::last_write_time(foreign);
     const auto refused = Book::open(foreign);
     ASSERT_FALSE(refused.has_value());
@@ -225,7 +229,8 @@ TEST_F(BookTest, DISABLED_WriteFixture) {
         book.database().exec("PRAGMA journal_mode=DELETE");
     }
     fs::create_directories(FIXTURES);
-    fs::copy_file(path(), std::string(FIXTURES) + "/v1.dynamet", fs::copy_options::overwrite_existing);
+    fs::copy_file(path(), std::string(FIXTURES) + "/v1.dynamet",
+                  fs::copy_options::overwrite_existing);
 }
 
 } // namespace

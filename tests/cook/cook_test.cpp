@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "cook/cook.h"
 
 #include "kitchen/rated_field.h"
@@ -10,7 +13,9 @@ namespace {
 using namespace dynamet;
 using namespace dynamet::cook;
 
-constexpr double C(double c) { return c + 273.15; }
+constexpr double C(double c) {
+    return c + 273.15;
+}
 
 FoodPiece steak(double thicknessM = 0.03) {
     FoodPiece piece;
@@ -59,8 +64,10 @@ TEST(CookTo, PullTargetIsReachedAtThePull) {
 // Order of appliances by grey rim: reference prototype in docs/physics.md §2 (135 °C oven least,
 // plate and strong fan most).
 TEST(CookTo, GentleOvenLeavesANarrowerRimThanAHotOneOrAPan) {
-    const auto slow = cooked(steak(), typical(kitchen::ApplianceKind::stillOven, "oven=120C"), {C(55)});
-    const auto hot = cooked(steak(), typical(kitchen::ApplianceKind::stillOven, "oven=230C"), {C(55)});
+    const auto slow =
+        cooked(steak(), typical(kitchen::ApplianceKind::stillOven, "oven=120C"), {C(55)});
+    const auto hot =
+        cooked(steak(), typical(kitchen::ApplianceKind::stillOven, "oven=230C"), {C(55)});
     Programme pan = typical(kitchen::ApplianceKind::inductionHob, "level=6;preheat=220C");
     pan.turning = Turning::once;
     const auto fried = cooked(steak(), pan, {C(55)});
@@ -99,8 +106,8 @@ TEST(CookTo, SaysHowFarTheCoreCameWhenTheTargetIsOutOfReach) {
     EXPECT_NE(outcome.error().message.find("the core stops at"), std::string::npos);
 }
 
-// Browning index, docs/physics.md §2 checks: a 5 mm iron pan at 230 °C for 3 min gives about 0.5 and
-// at 260 °C for 2 min about 0.5, 4 min about 2; trusted to a factor of 2. The pan dips.
+// Browning index, docs/physics.md §2 checks: a 5 mm iron pan at 230 °C for 3 min gives about 0.5
+// and at 260 °C for 2 min about 0.5, 4 min about 2; trusted to a factor of 2. The pan dips.
 TEST(CookFor, BrowningInAPanMatchesTheCheckValues) {
     const auto pan = [](double celsius, double minutes) {
         Programme p;
@@ -120,30 +127,35 @@ TEST(CookFor, BrowningInAPanMatchesTheCheckValues) {
 // A bath: Baldwin 2012 (Int. J. Gastronomy and Food Science), from memory: from 5 °C to 0.5 °C
 // below a 55 °C bath, a 25 mm slab 1 h 15, 50 mm 3 h 30; ours is one slab in 1-D at h 100.
 TEST(CookFor, ABathTakesAsLongAsBaldwinsTable) {
-    for (const auto& [mm, minutes] : {std::pair{25.0, 75.0}, {30.0, 90.0}, {40.0, 150.0}, {50.0, 210.0}}) {
+    for (const auto& [mm, minutes] :
+         {std::pair{25.0, 75.0}, {30.0, 90.0}, {40.0, 150.0}, {50.0, 210.0}}) {
         FoodPiece piece = steak(mm / 1000);
         piece.startK = C(5);
         Programme bath = typical(kitchen::ApplianceKind::waterBath, "bath=55C");
-        const auto t =
-            timeToReach(piece, bath, C(54.5), kFull, tablesFor(piece.food, 101325));
+        const auto t = timeToReach(piece, bath, C(54.5), kFull, tablesFor(piece.food, 101325));
         EXPECT_NEAR(*t / 60 / minutes, 1, 0.25) << mm << " mm";
     }
 }
 
 } // namespace
 
-// Browning under air, docs/physics.md §2 checks (tuned to common practice there, trusted to a factor
-// of 2): air fryer chicken 190 °C 25 min 1.2; chicken 220 °C 60 min 1.6; roast 177 °C 2 h 1.2.
+// Browning under air, docs/physics.md §2 checks (tuned to common practice there, trusted to a
+// factor of 2): air fryer chicken 190 °C 25 min 1.2; chicken 220 °C 60 min 1.6; roast 177 °C 2
+// h 1.2.
 TEST(CookFor, BrowningUnderAirMatchesTheCheckValues) {
-    const auto oven = [](kitchen::ApplianceKind kind, const char* setting, double minutes, double mm, const char* what) {
+    const auto oven = [](kitchen::ApplianceKind kind, const char* setting, double minutes,
+                         double mm, const char* what) {
         FoodPiece piece = steak(mm / 1000);
         piece.food = *food::findFood(what);
-        const auto o = cookFor(piece, typical(kind, setting), minutes * 60, kFull, tablesFor(piece.food, 101325));
+        const auto o = cookFor(piece, typical(kind, setting), minutes * 60, kFull,
+                               tablesFor(piece.food, 101325));
         return o->darker();
     };
     using enum kitchen::ApplianceKind;
-    EXPECT_NEAR(std::log(oven(airFryer, "air=190C", 25, 35, "chicken-breast") / 1.2), 0, std::log(2));
-    EXPECT_NEAR(std::log(oven(stillOven, "oven=220C", 60, 60, "chicken-breast") / 1.6), 0, std::log(2));
+    EXPECT_NEAR(std::log(oven(airFryer, "air=190C", 25, 35, "chicken-breast") / 1.2), 0,
+                std::log(2));
+    EXPECT_NEAR(std::log(oven(stillOven, "oven=220C", 60, 60, "chicken-breast") / 1.6), 0,
+                std::log(2));
     EXPECT_NEAR(std::log(oven(stillOven, "oven=177C", 120, 90, "beef-lean") / 1.2), 0, std::log(2));
     EXPECT_LT(oven(stillOven, "oven=95C", 120, 90, "beef-lean"), 0.25);
 }

@@ -1,5 +1,8 @@
-// Logs as thermometers really write them: delimiter, decimal comma, header or none, ISO, elapsed and
-// clock time, °C and °F, gaps, junk.
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// Logs as thermometers really write them: delimiter, decimal comma, header or none, ISO, elapsed
+// and clock time, °C and °F, gaps, junk.
 #include "formats/csv_rows.h"
 #include "formats/csv_sniff.h"
 #include "formats/text_file.h"
@@ -24,9 +27,10 @@ ParsedLog parsed(const std::string& text, CsvDialect* dialect = nullptr) {
 
 TEST(Csv, GermanLoggerWithClockTimeOverMidnight) {
     CsvDialect dialect;
-    const auto log = parsed("Zeit;Garraum (°C);Kern (°C)\r\n23:59:50;180,5;6,1\r\n23:59:55;181,0;6,2\r\n"
-                            "00:00:00;181,5;6,3\r\n00:00:05;182,0;6,4\r\n",
-                            &dialect);
+    const auto log =
+        parsed("Zeit;Garraum (°C);Kern (°C)\r\n23:59:50;180,5;6,1\r\n23:59:55;181,0;6,2\r\n"
+               "00:00:00;181,5;6,3\r\n00:00:05;182,0;6,4\r\n",
+               &dialect);
     EXPECT_EQ(dialect.delimiter, ';');
     EXPECT_TRUE(dialect.decimalComma);
     EXPECT_EQ(dialect.time, TimeStyle::clock);
@@ -39,9 +43,10 @@ TEST(Csv, GermanLoggerWithClockTimeOverMidnight) {
 
 TEST(Csv, IsoTimesWithOffsetAndFahrenheit) {
     CsvDialect dialect;
-    const auto log = parsed("timestamp,Probe 1 (F),Probe 2 (F)\n2026-03-01T11:59:58+01:00,350.5,70\n"
-                            "2026-03-01T12:00:00+01:00,351.0,70\n2026-03-01T12:00:02+01:00,351.5,71\n",
-                            &dialect);
+    const auto log =
+        parsed("timestamp,Probe 1 (F),Probe 2 (F)\n2026-03-01T11:59:58+01:00,350.5,70\n"
+               "2026-03-01T12:00:00+01:00,351.0,70\n2026-03-01T12:00:02+01:00,351.5,71\n",
+               &dialect);
     EXPECT_EQ(dialect.time, TimeStyle::isoDateTime);
     EXPECT_EQ(dialect.columns[1].unit, TemperatureUnit::fahrenheit);
     EXPECT_DOUBLE_EQ(*log.startUnixS, 1772362798);
@@ -59,11 +64,13 @@ TEST(Csv, ElapsedWithoutHeaderAndWithTabs) {
 
 TEST(Csv, ElapsedMinutesAndElapsedClock) {
     EXPECT_DOUBLE_EQ(parsed("min,temp C\n0,20\n0.5,21\n1,22\n1.5,23\n").timeS.back(), 90);
-    EXPECT_DOUBLE_EQ(parsed("elapsed,temp C\n0:00:00,20\n0:00:30,21\n0:01:00,22\n").timeS.back(), 60);
+    EXPECT_DOUBLE_EQ(parsed("elapsed,temp C\n0:00:00,20\n0:00:30,21\n0:01:00,22\n").timeS.back(),
+                     60);
 }
 
 TEST(Csv, JunkLinesArePassedOverAndListedAndGapsCounted) {
-    const auto log = parsed("# logger 7\n# battery 80 %\ntime_s,oven C\n0,20\n1,21\n2,--\n3,23\nlid opened\n60,25\n61,26\n62,27\n");
+    const auto log = parsed("# logger 7\n# battery 80 %\ntime_s,oven "
+                            "C\n0,20\n1,21\n2,--\n3,23\nlid opened\n60,25\n61,26\n62,27\n");
     EXPECT_EQ(log.timeS.size(), 7u);
     EXPECT_EQ(log.junkLines, (std::vector<int>{8}));
     EXPECT_EQ(log.gaps, 1);
@@ -79,16 +86,19 @@ class BadCsv : public ::testing::TestWithParam<Bad> {};
 TEST_P(BadCsv, NamesTheLineAndTheReason) {
     const Bad bad = GetParam();
     const auto dialect = sniffCsv(bad.text);
-    const auto log = dialect ? parseCsv(bad.text, *dialect) : Result<ParsedLog>(tl::unexpected(dialect.error()));
+    const auto log =
+        dialect ? parseCsv(bad.text, *dialect) : Result<ParsedLog>(tl::unexpected(dialect.error()));
     ASSERT_FALSE(log.has_value());
     EXPECT_EQ(log.error().line, bad.line) << log.error().message;
     EXPECT_NE(log.error().message.find(bad.words), std::string::npos) << log.error().message;
 }
 INSTANTIATE_TEST_SUITE_P(
     Files, BadCsv,
-    ::testing::Values(Bad{"time_s,oven C\n0,20\n1,21\n2,18O.5\n3,23\n", 4, "18O.5"},
-                      Bad{"time_s,oven C\n0,20\n5,21\n3,22\n6,23\n7,24\n8,24\n9,24\n10,25\n11,26\n12,26\n", 4, "backwards"},
-                      Bad{"", 1, "empty"}, Bad{"dear diary\nthe oven was hot\n", 2, "no readings"}));
+    ::testing::Values(
+        Bad{"time_s,oven C\n0,20\n1,21\n2,18O.5\n3,23\n", 4, "18O.5"},
+        Bad{"time_s,oven C\n0,20\n5,21\n3,22\n6,23\n7,24\n8,24\n9,24\n10,25\n11,26\n12,26\n", 4,
+            "backwards"},
+        Bad{"", 1, "empty"}, Bad{"dear diary\nthe oven was hot\n", 2, "no readings"}));
 
 TEST(Csv, EveryPrefixOfALogIsReadOrRefusedButNeverHalf) {
     const std::string text = "Time;Oven (°C)\n12:00:00;20,5\n12:00:05;21,0\n12:00:10;21,5\n";

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 // The case format of `dynamet-cli simulate`, held against CVODE on equations written apart and
 // against the erf solution.
 #include "formats/simulate_case.h"
@@ -58,7 +61,8 @@ TEST(Simulate, AgreesWithCvodeOnFullPhysics) {
 }
 
 TEST(Simulate, TemperaturesMayFollowACurve) {
-    const auto r = ran(R"({"piece": {"shape": "sphere", "diameter_m": 0.01, "start_C": 20, "properties": {"k": 50, "rho": 1000, "c": 1000}},
+    const auto r = ran(
+        R"({"piece": {"shape": "sphere", "diameter_m": 0.01, "start_C": 20, "properties": {"k": 50, "rho": 1000, "c": 1000}},
       "stages": [{"duration_s": 4000, "side": {"air_C": [[0, 20], [2000, 120], [2000, 120]], "h": 500}}], "report_every_s": 1000})");
     // A small metal ball follows the ramp with the lag ρ c r / 3h = 3.3 s.
     EXPECT_NEAR(r.coreC[1], 70 - 0.05 * 3.33, 0.05);
@@ -84,7 +88,8 @@ INSTANTIATE_TEST_SUITE_P(
     Cases, WrongCase,
     ::testing::Values(Wrong{"\"h\": 15", "\"hh\": 15", Errc::invalidArgument},
                       Wrong{"\"thickness_m\": 0.03", "\"thickness_m\": -1", Errc::invalidArgument},
-                      Wrong{"\"report_every_s\": 30", "\"report_every\": 30", Errc::invalidArgument},
+                      Wrong{"\"report_every_s\": 30", "\"report_every\": 30",
+                            Errc::invalidArgument},
                       Wrong{"\"shape\": \"slab\"", "\"shape\": \"block\"", Errc::unsupported},
                       Wrong{"\"shape\": \"slab\"", "\"shape\": \"cube\"", Errc::invalidArgument},
                       Wrong{"\"top\": {", "\"top\": {\"insulated\": true, ", Errc::invalidArgument},

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "heat/piece_solver.h"
@@ -6,9 +9,13 @@
 
 namespace dynamet::heat::testing {
 
-inline double C(double celsius) { return celsius + 273.15; }
+inline double C(double celsius) {
+    return celsius + 273.15;
+}
 
-inline std::shared_ptr<const Vapour> seaLevel() { return std::make_shared<Vapour>(101325.0); }
+inline std::shared_ptr<const Vapour> seaLevel() {
+    return std::make_shared<Vapour>(101325.0);
+}
 
 inline PieceSolver solverFor(const Piece& piece, const Material& material,
                              const SolverOptions& options = {}) {

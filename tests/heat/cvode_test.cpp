@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 // The solver against SUNDIALS CVODE at tight tolerance on equations written apart
 // (tests/reference). 0.05 K at the core is the design's goal for grids that give it.
 #include "heat/cook_by_solver.h"
@@ -12,8 +15,8 @@ using namespace dynamet::heat::testing;
 
 constexpr double kCoreTolerance = 0.05;
 constexpr double kFaceTolerance = 0.25; // the face moves a hundred kelvins while the core moves one
-// Where a face boils dry it does so cell by cell, on both grids at their own moments: a saw of a few
-// kelvins on the face that falls with the cell and never reaches the core.
+// Where a face boils dry it does so cell by cell, on both grids at their own moments: a saw of a
+// few kelvins on the face that falls with the cell and never reaches the core.
 constexpr double kDryingFaceTolerance = 6, kDryingFaceMean = 1.0;
 
 FaceBoundary boundaryOf(const reference::Side& side) {
@@ -25,9 +28,9 @@ FaceBoundary boundaryOf(const reference::Side& side) {
     if (side.contact > 0 && !side.lumped)
         face.plate = FixedPlate{side.plateK, side.contact};
     if (side.lumped)
-        face.lumpedPlate = LumpedPlate{side.plateK,     side.contact, side.heatCapacity,
-                                       side.burnerFlux, side.loss,    side.ambientK,
-                                       1,               std::nullopt};
+        face.lumpedPlate = LumpedPlate{
+            side.plateK, side.contact, side.heatCapacity, side.burnerFlux, side.loss, side.ambientK,
+            1,           std::nullopt};
     face.vapourPa = side.vapourPa;
     return face;
 }
@@ -54,7 +57,8 @@ void compare(reference::Case problem, int ourCells) {
             turned = true;
         }
         run(solver, problem.reportS[i]);
-        EXPECT_NEAR(solver.coreK(), expected.coreK[i], kCoreTolerance) << problem.reportS[i] << " s";
+        EXPECT_NEAR(solver.coreK(), expected.coreK[i], kCoreTolerance)
+            << problem.reportS[i] << " s";
         const double bottom = solver.surfaceK(bottomFace) - expected.bottomK[i];
         const double top = solver.surfaceK(topFace) - expected.topK[i];
         EXPECT_LT(std::abs(bottom), faceTolerance) << "bottom, " << problem.reportS[i] << " s";

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 // Transient conduction against the full Fourier series (Carslaw & Jaeger 1959; Incropera et al.,
 // ch. 5) and the error function. The eigenvalues are found here, and checked against table 5.1.
 #include "heat/cook_by_solver.h"
@@ -77,13 +80,15 @@ TEST_P(FirstEigenvalue, MatchesIncroperaTable51) {
     EXPECT_NEAR(z, row.zeta, 6e-5);
     EXPECT_NEAR(coefficient(row.shape, z), row.c1, 6e-5);
 }
-INSTANTIATE_TEST_SUITE_P(
-    Table, FirstEigenvalue,
-    ::testing::Values(Row{Shape::slab, 0.1, 0.3111, 1.0161}, Row{Shape::slab, 1, 0.8603, 1.1191},
-                      Row{Shape::slab, 10, 1.4289, 1.2620}, Row{Shape::cylinder, 0.5, 0.9408, 1.1143},
-                      Row{Shape::cylinder, 2, 1.5994, 1.3384},
-                      Row{Shape::cylinder, 100, 2.3809, 1.6015},
-                      Row{Shape::sphere, 1, 1.5708, 1.2732}, Row{Shape::sphere, 10, 2.8363, 1.9249}));
+INSTANTIATE_TEST_SUITE_P(Table, FirstEigenvalue,
+                         ::testing::Values(Row{Shape::slab, 0.1, 0.3111, 1.0161},
+                                           Row{Shape::slab, 1, 0.8603, 1.1191},
+                                           Row{Shape::slab, 10, 1.4289, 1.2620},
+                                           Row{Shape::cylinder, 0.5, 0.9408, 1.1143},
+                                           Row{Shape::cylinder, 2, 1.5994, 1.3384},
+                                           Row{Shape::cylinder, 100, 2.3809, 1.6015},
+                                           Row{Shape::sphere, 1, 1.5708, 1.2732},
+                                           Row{Shape::sphere, 10, 2.8363, 1.9249}));
 
 struct Case {
     Shape shape;
@@ -98,8 +103,8 @@ TEST_P(Conduction, FollowsTheFullSeries) {
     SolverOptions options;
     options.cells = 120;
     options.toleranceK = 0.02;
-    auto solver = solverFor({shape, 2 * half, C(kStart)}, Material(ConstantProperties{k, rho, c}),
-                            options);
+    auto solver =
+        solverFor({shape, 2 * half, C(kStart)}, Material(ConstantProperties{k, rho, c}), options);
     solver.setBoundaries(shape == Shape::slab ? face : FaceBoundary{}, face);
     for (double fourier : {0.05, 0.1, 0.2, 0.5, 1.0, 2.0}) {
         run(solver, fourier * half * half / alpha);
@@ -123,7 +128,8 @@ TEST(Conduction, FollowsTheErrorFunctionWhileTheFarFaceIsStillCold) {
     SolverOptions options;
     options.cells = 400;
     options.toleranceK = 0.02;
-    auto solver = solverFor({Shape::slab, 0.1, C(5)}, Material(ConstantProperties{k, rho, c}), options);
+    auto solver =
+        solverFor({Shape::slab, 0.1, C(5)}, Material(ConstantProperties{k, rho, c}), options);
     solver.setBoundaries(hot, {});
     run(solver, 600);
     for (double x : {0.005, 0.010, 0.020, 0.030}) {

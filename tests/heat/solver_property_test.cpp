@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "heat/cook_by_solver.h"
 
 #include <cstdlib>
@@ -13,8 +16,12 @@ void* operator new(std::size_t size) {
         return p;
     throw std::bad_alloc();
 }
-void operator delete(void* p) noexcept { std::free(p); }
-void operator delete(void* p, std::size_t) noexcept { std::free(p); }
+void operator delete(void* p) noexcept {
+    std::free(p);
+}
+void operator delete(void* p, std::size_t) noexcept {
+    std::free(p);
+}
 
 namespace {
 
@@ -46,7 +53,8 @@ TEST(PieceSolver, KeepsEnergyWithConstantFluxAndNoBoiling) {
         face.flux = 2000;
         SolverOptions options;
         options.boiling = false;
-        auto solver = solverFor({shape, 0.04, C(10)}, Material(dynamet::food::Composition{}), options);
+        auto solver =
+            solverFor({shape, 0.04, C(10)}, Material(dynamet::food::Composition{}), options);
         const double before = solver.heatContent();
         solver.setBoundaries({}, face);
         run(solver, 900);
@@ -73,7 +81,8 @@ TEST(PieceSolver, TimeErrorFallsWithTheTolerance) {
     const auto core = [](double tolerance) {
         SolverOptions options;
         options.toleranceK = tolerance;
-        auto s = solverFor({Shape::slab, 0.03, C(5)}, Material(dynamet::food::Composition{}), options);
+        auto s =
+            solverFor({Shape::slab, 0.03, C(5)}, Material(dynamet::food::Composition{}), options);
         s.setBoundaries(hotOven(), hotOven());
         run(s, 900);
         return s.coreK();

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 // Merging what was measured with what is typical: docs/definitions of the design, §1.
 #include "kitchen/rate_sheet.h"
 #include "kitchen/rated_field.h"
@@ -32,7 +35,8 @@ RatedNumber rated(const Appliance& a, const char* setting, FieldKey key, double 
     return n;
 }
 
-HeatField field(const Appliance& a, const char* setting, const std::vector<RatedNumber>& numbers, Place place = middle()) {
+HeatField field(const Appliance& a, const char* setting, const std::vector<RatedNumber>& numbers,
+                Place place = middle()) {
     auto f = ratedField(a, *parseSetting(a.controls, setting), place, numbers);
     EXPECT_TRUE(f.has_value()) << f.error().message;
     return *f;
@@ -82,15 +86,17 @@ TEST(RatedField, CoefficientsGoByTheirLogarithm) {
     const double typical = find(field(a, "oven=180C", {}), kH)->value;
     const std::vector<RatedNumber> numbers{rated(a, "oven=160C", kH, typical * 1.2, 0.5),
                                            rated(a, "oven=200C", kH, typical * 1.8, 0.5)};
-    EXPECT_NEAR(find(field(a, "oven=180C", numbers), kH)->value, typical * std::sqrt(1.2 * 1.8), 1e-9);
+    EXPECT_NEAR(find(field(a, "oven=180C", numbers), kH)->value, typical * std::sqrt(1.2 * 1.8),
+                1e-9);
 }
 
 TEST(RatedField, ZonesNeverInterpolate) {
     Appliance a = *typicalAppliance(ApplianceKind::gasGrill);
     Place direct;
     direct.zone = "direct";
-    const auto f = field(a, "burners=high/off/off;lid=closed",
-                         {rated(a, "burners=high/off/off;lid=closed", kAir, 400, 3, "indirect")}, direct);
+    const auto f =
+        field(a, "burners=high/off/off;lid=closed",
+              {rated(a, "burners=high/off/off;lid=closed", kAir, 400, 3, "indirect")}, direct);
     EXPECT_EQ(find(f, kAir)->provenance, Provenance::assumed);
 }
 
@@ -107,7 +113,8 @@ TEST(Superposition, AddsSingleBurnersAndLearnsFromTestedCombinations) {
     EXPECT_NEAR(two.value, ambient + 220, 1e-9);
     EXPECT_EQ(two.provenance, Provenance::interpolated);
     // A tested combination that came out at 80 % of the sum corrects the others and narrows them.
-    numbers.push_back(rated(a, "burners=off/high/high;lid=closed", kAir, ambient + 0.8 * 210, 3, "indirect"));
+    numbers.push_back(
+        rated(a, "burners=off/high/high;lid=closed", kAir, ambient + 0.8 * 210, 3, "indirect"));
     const auto after = *find(field(a, "burners=high/high/off;lid=closed", numbers, place), kAir);
     EXPECT_NEAR(after.value, ambient + 0.8 * 220, 1e-9);
     EXPECT_LT(after.u, two.u);

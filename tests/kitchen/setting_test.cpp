@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "kitchen/typical.h"
 
 #include <gtest/gtest.h>
@@ -27,14 +30,16 @@ TEST(Setting, HasTheCanonicalForms) {
     const auto oven = typicalAppliance(ApplianceKind::stillOven);
     EXPECT_EQ(settingText(oven->controls, *parseSetting(oven->controls, "oven=180C")), "oven=180C");
     const auto iron = typicalAppliance(ApplianceKind::ironOven);
-    EXPECT_EQ(settingText(iron->controls, *parseSetting(iron->controls, "coals=8+16")), "coals=8+16");
+    EXPECT_EQ(settingText(iron->controls, *parseSetting(iron->controls, "coals=8+16")),
+              "coals=8+16");
 }
 
 TEST(Setting, RefusesWhatIsNotOnTheDialAndSaysWhatIs) {
     const auto oven = typicalAppliance(ApplianceKind::stillOven);
     const auto tooHot = parseSetting(oven->controls, "oven=400C");
     ASSERT_FALSE(tooHot.has_value());
-    EXPECT_NE(tooHot.error().message.find("80 to 250"), std::string::npos) << tooHot.error().message;
+    EXPECT_NE(tooHot.error().message.find("80 to 250"), std::string::npos)
+        << tooHot.error().message;
     EXPECT_FALSE(parseSetting(oven->controls, "dial=180C").has_value());
     const auto grill = typicalAppliance(ApplianceKind::gasGrill);
     EXPECT_FALSE(parseSetting(grill->controls, "burners=high/off;lid=closed").has_value());

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "numeric/least_squares.h"
 #include "numeric/random.h"
 #include "numeric/statistics.h"
@@ -31,14 +34,17 @@ TEST(WelchSatterthwaite, FollowsTheGumsExample) {
 // NIST StRD "Misra1a" (nonlinear regression, lower difficulty): certified b1 238.94212918, b2
 // 5.5015643181e-4 and their standard deviations.
 TEST(LeastSquares, FitsNistMisra1a) {
-    const std::vector<double> x{77.6, 114.9, 141.1, 190.8, 239.9, 289.0, 332.8, 378.4, 434.8, 477.3, 536.8, 593.1, 689.1, 760.0};
-    const std::vector<double> y{10.07, 14.73, 17.94, 23.93, 29.61, 35.18, 40.02, 44.82, 50.76, 55.05, 61.01, 66.40, 75.47, 81.78};
+    const std::vector<double> x{77.6,  114.9, 141.1, 190.8, 239.9, 289.0, 332.8,
+                                378.4, 434.8, 477.3, 536.8, 593.1, 689.1, 760.0};
+    const std::vector<double> y{10.07, 14.73, 17.94, 23.93, 29.61, 35.18, 40.02,
+                                44.82, 50.76, 55.05, 61.01, 66.40, 75.47, 81.78};
     const std::array<FitParameter, 2> p{{{"b1", 500, 1, 5000}, {"b2", 1e-4, 1e-6, 1e-1}}};
-    const auto fit = fitLeastSquares(p, x.size(), [&](std::span<const double> b, std::span<double> r) {
-        for (std::size_t i = 0; i < x.size(); ++i)
-            r[i] = y[i] - b[0] * (1 - std::exp(-b[1] * x[i]));
-        return true;
-    });
+    const auto fit =
+        fitLeastSquares(p, x.size(), [&](std::span<const double> b, std::span<double> r) {
+            for (std::size_t i = 0; i < x.size(); ++i)
+                r[i] = y[i] - b[0] * (1 - std::exp(-b[1] * x[i]));
+            return true;
+        });
     ASSERT_TRUE(fit.has_value());
     EXPECT_NEAR(fit->parameters[0], 238.94212918, 1e-3);
     EXPECT_NEAR(fit->parameters[1], 5.5015643181e-4, 1e-8);
@@ -75,7 +81,8 @@ Series ramp(double tauS, double swing, double periodS, double seconds) {
     Series s;
     for (double t = 0; t <= seconds; t += 5) {
         s.timeS.push_back(t);
-        s.value.push_back(450 - 150 * std::exp(-t / tauS) + swing * std::sin(2 * M_PI * t / periodS));
+        s.value.push_back(450 - 150 * std::exp(-t / tauS) +
+                          swing * std::sin(2 * M_PI * t / periodS));
     }
     return s;
 }
@@ -87,7 +94,8 @@ TEST(Settled, WaitsForTheCycleMeanNotForTheCycles) {
     EXPECT_NEAR(settled->cycling.halfSwing, 8, 0.8);
     EXPECT_GT(settled->atS, 1500);
     EXPECT_LT(settled->atS, 3300);
-    EXPECT_FALSE(findSettled(ramp(4000, 8, 420, 3600), {}).has_value()) << "still climbing 2 K a minute";
+    EXPECT_FALSE(findSettled(ramp(4000, 8, 420, 3600), {}).has_value())
+        << "still climbing 2 K a minute";
 }
 
 TEST(Packing, GoesBothWaysAndIsCutSafe) {

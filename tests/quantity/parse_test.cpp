@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "quantity/parse_duration.h"
 #include "quantity/parse_measures.h"
 #include "quantity/parse_temperature.h"
@@ -20,14 +23,17 @@ TEST_P(TemperatureText, IsReadAsACookMeansIt) {
     EXPECT_NEAR(t->celsius(), GetParam().value, 0.01) << GetParam().typed;
 }
 INSTANTIATE_TEST_SUITE_P(Cooks, TemperatureText,
-                         ::testing::Values(Text{"350F", 176.67}, Text{"350 °F", 176.67}, Text{"180 C", 180},
-                                           Text{"180", 180}, Text{"453.15 K", 180}, Text{"62,5 °C", 62.5},
-                                           Text{"-18 C", -18}, Text{"gas 6", 200}, Text{"gas mark 4", 180},
-                                           Text{"Gas Mark ½", 120}, Text{"gas 2 1/2", 157.5}));
+                         ::testing::Values(Text{"350F", 176.67}, Text{"350 °F", 176.67},
+                                           Text{"180 C", 180}, Text{"180", 180},
+                                           Text{"453.15 K", 180}, Text{"62,5 °C", 62.5},
+                                           Text{"-18 C", -18}, Text{"gas 6", 200},
+                                           Text{"gas mark 4", 180}, Text{"Gas Mark ½", 120},
+                                           Text{"gas 2 1/2", 157.5}));
 
 // Gas marks: usual dial scale, from memory (reference-values).
 TEST(GasMark, GoesBothWays) {
-    for (const auto& [mark, c] : {std::pair{0.25, 110.0}, {1.0, 140.0}, {5.0, 190.0}, {7.0, 220.0}, {9.0, 240.0}}) {
+    for (const auto& [mark, c] :
+         {std::pair{0.25, 110.0}, {1.0, 140.0}, {5.0, 190.0}, {7.0, 220.0}, {9.0, 240.0}}) {
         EXPECT_NEAR(gasMark(mark)->celsius(), c, 1e-9);
         EXPECT_NEAR(toGasMark(Temperature::celsius(c)), mark, 1e-9);
     }
@@ -41,8 +47,9 @@ TEST_P(LengthText, IsReadInMillimetres) {
     EXPECT_NEAR(*m * 1000, GetParam().value, 1e-6) << GetParam().typed;
 }
 INSTANTIATE_TEST_SUITE_P(Cooks, LengthText,
-                         ::testing::Values(Text{"1 1/4 in", 31.75}, Text{"1¼\"", 31.75}, Text{"1¼ in", 31.75},
-                                           Text{"½ inch", 12.7}, Text{"3/4\"", 19.05}, Text{"2.5 cm", 25},
+                         ::testing::Values(Text{"1 1/4 in", 31.75}, Text{"1¼\"", 31.75},
+                                           Text{"1¼ in", 31.75}, Text{"½ inch", 12.7},
+                                           Text{"3/4\"", 19.05}, Text{"2.5 cm", 25},
                                            Text{"2,5 cm", 25}, Text{"38 mm", 38}, Text{"38", 38}));
 
 struct Time {
@@ -60,9 +67,11 @@ INSTANTIATE_TEST_SUITE_P(Cooks, DurationText,
                          ::testing::Values(Time{"1 h 10", 4200, 4200}, Time{"1h10", 4200, 4200},
                                            Time{"12:30", 750, 750}, Time{"1:12:30", 4350, 4350},
                                            Time{"90 s", 90, 90}, Time{"25-30 min", 1500, 1800},
-                                           Time{"25–30 min", 1500, 1800}, Time{"2 hours", 7200, 7200},
-                                           Time{"1 hour and 20 minutes", 4800, 4800}, Time{"45", 2700, 2700},
-                                           Time{"1½ h", 5400, 5400}, Time{"3 min 20 s", 200, 200}));
+                                           Time{"25–30 min", 1500, 1800},
+                                           Time{"2 hours", 7200, 7200},
+                                           Time{"1 hour and 20 minutes", 4800, 4800},
+                                           Time{"45", 2700, 2700}, Time{"1½ h", 5400, 5400},
+                                           Time{"3 min 20 s", 200, 200}));
 
 TEST(Mass, ReadsPoundsAndOunces) {
     EXPECT_NEAR(*parseMassKg("1 lb 4 oz"), 0.56699, 1e-5);
@@ -83,7 +92,8 @@ TEST_P(Nonsense, IsRefusedAndNamed) {
     ASSERT_FALSE(t.has_value());
     EXPECT_NE(t.error().message.find(GetParam()), std::string::npos);
 }
-INSTANTIATE_TEST_SUITE_P(Texts, Nonsense, ::testing::Values("hot", "180 X", "F", "gas x", "12 34 C"));
+INSTANTIATE_TEST_SUITE_P(Texts, Nonsense,
+                         ::testing::Values("hot", "180 X", "F", "gas x", "12 34 C"));
 
 TEST(Duration, RefusesNonsense) {
     for (const char* text : {"", "soon", "10 parsecs", "12:75", "30-20 min"})

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "quantity/parse_duration.h"
 #include "quantity/print.h"
 
@@ -50,7 +53,9 @@ TEST(RoundedTime, IsWholeMinutesOrTenSecondsBelowFive) {
 }
 
 template <class A, class B>
-concept Addable = requires(A a, B b) { a + b; };
+concept Addable = requires(A a, B b) {
+    a + b;
+};
 TEST(Temperature, PointsDoNotAdd) {
     static_assert(!Addable<Temperature, Temperature>);
     static_assert(Addable<Temperature, KelvinDelta>);

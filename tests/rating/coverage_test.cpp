@@ -1,7 +1,10 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 // Coverage of every protocol as docs/definitions of the design ask: 500 fixed seeds, each redraws
 // every Type B input and the noise; z = (estimate − truth)/u must be centred, of sd near 1, and the
-// 95 % interval must hold 461–489 of 500. The logs come from demo-kitchen/generator, which knows nothing
-// of src/rating.
+// 95 % interval must hold 461–489 of 500. The logs come from demo-kitchen/generator, which knows
+// nothing of src/rating.
 #include "rating/block.h"
 #include "rating/preheat.h"
 #include "rating/series_of.h"
@@ -82,7 +85,8 @@ TEST(Coverage, Preheat) {
         cavity.hysteresisC = 3 + 0.01 * seed;
         cavity.heaterW = draw(2400, 150);
         generator::Sensor sensor{60, draw(0, 0.8), 1, 0.15, 0.1};
-        const auto run = generator::preheat(cavity, 180, 4200, 5, sensor, static_cast<std::uint64_t>(seed));
+        const auto run =
+            generator::preheat(cavity, 180, 4200, 5, sensor, static_cast<std::uint64_t>(seed));
         Preheat test;
         test.air = seriesOf(run.air);
         test.setK = 453.15;
@@ -106,8 +110,8 @@ TEST(Coverage, BlockWithAnAirLogBesideIt) {
         block.wallsAboveAirC = draw(0, 15);
         generator::Sensor blockSensor{2, draw(0, 0.6), 1, 0.15, 0.1};
         generator::Sensor airSensor{draw(100, 30), draw(0, 1.0), 1, 0.2, 0.1};
-        const auto run = generator::blockInCavity(cavity, 180, block, 1500, 5, blockSensor, airSensor,
-                                                  static_cast<std::uint64_t>(seed));
+        const auto run = generator::blockInCavity(cavity, 180, block, 1500, 5, blockSensor,
+                                                  airSensor, static_cast<std::uint64_t>(seed));
         BlockTest test;
         test.block = seriesOf(run.block);
         test.air = seriesOf(run.air);

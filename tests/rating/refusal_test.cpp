@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 // What each protocol must not swallow (definitions §2): each refusal says what to do.
 #include "rating/block.h"
 #include "rating/preheat.h"
@@ -17,7 +20,8 @@ Series ovenLog(double seconds, double dialC = 180) {
 }
 
 BlockTest blockTest(double seconds) {
-    const auto run = generator::blockInCavity({}, 180, {}, seconds, 5, {}, {100, 0, 1, 0.1, 0.1}, 5);
+    const auto run =
+        generator::blockInCavity({}, 180, {}, seconds, 5, {}, {100, 0, 1, 0.1, 0.1}, 5);
     BlockTest test;
     test.block = seriesOf(run.block);
     test.air = seriesOf(run.air);

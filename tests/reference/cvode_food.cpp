@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "reference/cvode_food.h"
 
 #include "quantity/water.h"
@@ -50,11 +53,11 @@ struct Problem {
     Side bottom, top; // as the food's faces see them now
     double dx;
     int n;
-    std::vector<double> conductivities; // of the cells, kept so that the right-hand side allocates nothing
+    std::vector<double>
+        conductivities; // of the cells, kept so that the right-hand side allocates nothing
 
     explicit Problem(const Case& c)
-        : input(&c), tables(c.composition),
-          boilingK(dynamet::boilingPoint(c.pressurePa).kelvin()),
+        : input(&c), tables(c.composition), boilingK(dynamet::boilingPoint(c.pressurePa).kelvin()),
           boilingLatent(dynamet::latentHeatJPerKg(dynamet::boilingPoint(c.pressurePa))),
           bottom(c.bottom), top(c.top), dx(c.thicknessM / c.cells), n(c.cells),
           conductivities(static_cast<std::size_t>(c.cells)) {}
@@ -75,8 +78,8 @@ struct Problem {
             side.hAir / (1010 * 0.9) * 0.622 * std::log((p - *side.vapourPa) / (p - sat));
         const double held = std::min(surface, 373.15);
         const double diffusion = 1e-9 * std::exp(-45000 / 8.314 * (1 / held - 1 / 328.15));
-        const double limit = 2 * tables.water0 * tables.water0 * diffusion /
-                             (M_PI * std::max(evaporated, 1e-3));
+        const double limit =
+            2 * tables.water0 * tables.water0 * diffusion / (M_PI * std::max(evaporated, 1e-3));
         return std::min(wet, limit);
     }
     double flux(const Side& side, double plate, double surface, double evaporated) const {
@@ -86,11 +89,14 @@ struct Problem {
             q += side.contact * (plate - surface);
         return q - evaporation(side, surface, evaporated) * Tables::read(tables.latent, surface);
     }
-    /// Surface temperature from the half cell: k (Ts − T1) / (dx/2) = q(Ts). The flux falls with Ts,
-    /// so that the bracket always closes (Illinois rule).
-    double surface(const Side& side, double plate, double cell, double left, double evaporated) const {
+    /// Surface temperature from the half cell: k (Ts − T1) / (dx/2) = q(Ts). The flux falls with
+    /// Ts, so that the bracket always closes (Illinois rule).
+    double surface(const Side& side, double plate, double cell, double left,
+                   double evaporated) const {
         const double g = 2 * conductivity(cell, left) / dx;
-        const auto f = [&](double ts) { return flux(side, plate, ts, evaporated) - g * (ts - cell); };
+        const auto f = [&](double ts) {
+            return flux(side, plate, ts, evaporated) - g * (ts - cell);
+        };
         double low = std::min(cell, 260.0) - 5, high = std::max(cell, 1200.0) + 5;
         double fLow = f(low), fHigh = f(high);
         // Start from a narrow bracket where it holds.
@@ -166,10 +172,11 @@ int rhs(double, N_Vector yv, N_Vector dv, void* data) {
     const Side* sides[2] = {&p.bottom, &p.top};
     for (int f = 0; f < 2; ++f) {
         const int at = f == 0 ? 0 : end;
-        d[at] = sides[f]->lumped ? (sides[f]->burnerFlux - sides[f]->loss * (y[at] - sides[f]->ambientK) -
-                                    sides[f]->contact * (y[at] - ts[f])) /
-                                       sides[f]->heatCapacity
-                                 : 0;
+        d[at] = sides[f]->lumped
+                    ? (sides[f]->burnerFlux - sides[f]->loss * (y[at] - sides[f]->ambientK) -
+                       sides[f]->contact * (y[at] - ts[f])) /
+                          sides[f]->heatCapacity
+                    : 0;
         d[at + 1] = p.evaporation(*sides[f], ts[f], y[at + 1]) + boiled[f];
     }
     return 0;

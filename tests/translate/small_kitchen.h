@@ -1,10 +1,15 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "translate/translate.h"
 
 namespace dynamet::translate::testing {
 
-constexpr double C(double c) { return c + 273.15; }
+constexpr double C(double c) {
+    return c + 273.15;
+}
 
 /// A still oven, a fan oven, an induction hob with a pan and a gas grill, nothing rated.
 inline kitchen::Kitchen smallKitchen() {
@@ -18,8 +23,10 @@ inline kitchen::Kitchen smallKitchen() {
     pan.name = "test pan";
     pan.massKg = 2;
     k.vessels.push_back(pan);
-    for (const auto& [kind, id] : {std::pair{stillOven, "still"}, {fanOven, "fan"},
-                                   {inductionHob, "hob"}, {gasGrill, "grill"}}) {
+    for (const auto& [kind, id] : {std::pair{stillOven, "still"},
+                                   {fanOven, "fan"},
+                                   {inductionHob, "hob"},
+                                   {gasGrill, "grill"}}) {
         auto a = *kitchen::typicalAppliance(kind);
         a.id = id;
         a.name = id;

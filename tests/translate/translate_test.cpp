@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "translate/small_kitchen.h"
 #include "translate/window.h"
 
@@ -92,8 +95,8 @@ double lnSdWith(double uFactor) {
             n.u = 0;
     programme->field.covariances.clear();
     long solves = 0;
-    const auto window = windowOf({&request.piece, &*programme, C(60), C(70), request.spread, p.tables, 7},
-                                 solves);
+    const auto window =
+        windowOf({&request.piece, &*programme, C(60), C(70), request.spread, p.tables, 7}, solves);
     return window->lnSd;
 }
 
@@ -123,14 +126,15 @@ TEST(Translate, SensitivitiesAndSamplingAgree) {
     const auto factor = choleskyOf(correlationsOf(inputs, programme->field), inputs.size());
     std::vector<double> logs;
     std::uint64_t state = 12345;
-    const auto normal = [&state] { // twelve even numbers, good to 3 σ: a generator of the test's own
-        double sum = -6;
-        for (int i = 0; i < 12; ++i) {
-            state = state * 6364136223846793005ULL + 1442695040888963407ULL;
-            sum += static_cast<double>(state >> 11) * 0x1.0p-53;
-        }
-        return sum;
-    };
+    const auto normal =
+        [&state] { // twelve even numbers, good to 3 σ: a generator of the test's own
+            double sum = -6;
+            for (int i = 0; i < 12; ++i) {
+                state = state * 6364136223846793005ULL + 1442695040888963407ULL;
+                sum += static_cast<double>(state >> 11) * 0x1.0p-53;
+            }
+            return sum;
+        };
     for (int s = 0; s < 600; ++s) {
         std::vector<double> raw(inputs.size()), z(inputs.size(), 0.0);
         for (double& r : raw)
@@ -140,8 +144,9 @@ TEST(Translate, SensitivitiesAndSamplingAgree) {
                 z[i] += factor[i * z.size() + k] * raw[k];
         const Shifted one = shifted(request.piece, *programme, inputs, z);
         const auto tables = cook::tablesFor(one.piece.food, 101325);
-        logs.push_back(std::log(*cook::timeToReach(one.piece, one.programme, C(60), cook::kQuick, tables)) +
-                       0.02 * normal());
+        logs.push_back(
+            std::log(*cook::timeToReach(one.piece, one.programme, C(60), cook::kQuick, tables)) +
+            0.02 * normal());
     }
     double sum = 0, squares = 0;
     for (double l : logs)
@@ -194,14 +199,17 @@ TEST(Translate, AllRowsComeRankedAndSpeedIsPrinted) {
     const Prepared p = prepared(roastRequest());
     const auto begin = std::chrono::steady_clock::now();
     const auto rows = translateAll(p);
-    const double ms = std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - begin).count();
+    const double ms =
+        std::chrono::duration<double, std::milli>(std::chrono::steady_clock::now() - begin).count();
     long solves = 0;
     for (const Row& row : rows) {
         solves += row.solves;
-        printf("%-6s %-9s %s d %.2f rim %.1f t %.0f look %.0f latest %.0f s %.3f\n", row.target.applianceId.c_str(),
-               row.target.zone.c_str(), row.reached ? "ok" : row.reason.c_str(), row.crustDistance,
-               row.outcome.rimM * 1000, row.outcome.pullS, row.window ? row.window->lookS : 0,
-               row.window ? row.window->latestS.value_or(-1) : 0, row.window ? row.window->lnSd : 0);
+        printf("%-6s %-9s %s d %.2f rim %.1f t %.0f look %.0f latest %.0f s %.3f\n",
+               row.target.applianceId.c_str(), row.target.zone.c_str(),
+               row.reached ? "ok" : row.reason.c_str(), row.crustDistance, row.outcome.rimM * 1000,
+               row.outcome.pullS, row.window ? row.window->lookS : 0,
+               row.window ? row.window->latestS.value_or(-1) : 0,
+               row.window ? row.window->lnSd : 0);
     }
     printf("%zu rows, %ld cooks, %.0f ms\n", rows.size(), solves, ms);
     for (std::size_t i = 1; i < rows.size(); ++i)

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/look/palette.h"
 
 #include <QApplication>
@@ -13,7 +16,9 @@ namespace dynamet::app::look {
 namespace {
 
 double luminance(const QColor& c) {
-    const auto part = [](double v) { return v <= 0.03928 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4); };
+    const auto part = [](double v) {
+        return v <= 0.03928 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4);
+    };
     return 0.2126 * part(c.redF()) + 0.7152 * part(c.greenF()) + 0.0722 * part(c.blueF());
 }
 
@@ -42,7 +47,9 @@ QColor heatColour(double celsius) {
         ++i;
     const Stop &a = kRamp[i - 1], &b = kRamp[i];
     const double share = (c - a.celsius) / (b.celsius - a.celsius);
-    const auto mix = [share](int x, int y) { return static_cast<int>(std::lround(x + share * (y - x))); };
+    const auto mix = [share](int x, int y) {
+        return static_cast<int>(std::lround(x + share * (y - x)));
+    };
     return QColor(mix(a.r, b.r), mix(a.g, b.g), mix(a.b, b.b));
 }
 
@@ -59,7 +66,8 @@ QFont textFont(int pixels, bool bold) {
 }
 
 void applyLook() {
-    for (const char* file : {":/look/B612-Regular.otf", ":/look/B612-Bold.otf", ":/look/B612-Italic.otf"})
+    for (const char* file :
+         {":/look/B612-Regular.otf", ":/look/B612-Bold.otf", ":/look/B612-Italic.otf"})
         QFontDatabase::addApplicationFont(QString::fromLatin1(file));
     QApplication::setStyle(QStyleFactory::create(QStringLiteral("Fusion")));
     QApplication::setFont(textFont(13));
@@ -68,7 +76,8 @@ void applyLook() {
     p.setColor(QPalette::Base, kSurface);
     p.setColor(QPalette::AlternateBase, kPage);
     p.setColor(QPalette::Button, kSurface);
-    for (auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText, QPalette::ToolTipText})
+    for (auto role :
+         {QPalette::WindowText, QPalette::Text, QPalette::ButtonText, QPalette::ToolTipText})
         p.setColor(role, kInk);
     p.setColor(QPalette::PlaceholderText, kQuietInk);
     p.setColor(QPalette::Highlight, kAccent);

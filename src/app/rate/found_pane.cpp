@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/rate/found_pane.h"
 
 #include "app/look/palette.h"
@@ -10,11 +13,14 @@
 namespace dynamet::app {
 namespace {
 constexpr int kBarHeight = 16, kLineHeight = 18;
-const std::array<QColor, 5> kShades{QColor(0x3f, 0x55, 0x6b), QColor(0x7d, 0x8f, 0x9f), QColor(0xa9, 0xb4, 0x86),
-                                    QColor(0xc0, 0x94, 0x4f), QColor(0xd5, 0xdc, 0xdc)};
+const std::array<QColor, 5> kShades{QColor(0x3f, 0x55, 0x6b), QColor(0x7d, 0x8f, 0x9f),
+                                    QColor(0xa9, 0xb4, 0x86), QColor(0xc0, 0x94, 0x4f),
+                                    QColor(0xd5, 0xdc, 0xdc)};
 } // namespace
 
-CauseBar::CauseBar(QWidget* parent) : QWidget(parent) { setAccessibleName(tr("What the uncertainty is made of")); }
+CauseBar::CauseBar(QWidget* parent) : QWidget(parent) {
+    setAccessibleName(tr("What the uncertainty is made of"));
+}
 
 void CauseBar::show(const std::vector<rating::Contribution>& contributions) {
     shares_.clear();
@@ -24,7 +30,8 @@ void CauseBar::show(const std::vector<rating::Contribution>& contributions) {
         spoken << tr("%1 %2 %").arg(text(name)).arg(std::lround(share * 100));
     }
     setAccessibleDescription(spoken.join(QStringLiteral(", ")));
-    setFixedHeight(shares_.empty() ? 0 : kBarHeight + 8 + kLineHeight * static_cast<int>(shares_.size()));
+    setFixedHeight(
+        shares_.empty() ? 0 : kBarHeight + 8 + kLineHeight * static_cast<int>(shares_.size()));
     update();
 }
 
@@ -46,8 +53,9 @@ void CauseBar::paintEvent(QPaintEvent*) {
 }
 
 FoundPane::FoundPane(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), sentence_(new QLabel), refusal_(new QLabel), numbers_(new QWidget),
-      bar_(new CauseBar), warnings_(new QLabel), save_(new QPushButton(tr("Save the rating  (Ctrl+Enter)"))) {
+    : QWidget(parent), document_(document), sentence_(new QLabel), refusal_(new QLabel),
+      numbers_(new QWidget), bar_(new CauseBar), warnings_(new QLabel),
+      save_(new QPushButton(tr("Save the rating  (Ctrl+Enter)"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
@@ -67,8 +75,9 @@ FoundPane::FoundPane(Document& document, QWidget* parent)
     save_->setObjectName(QStringLiteral("act"));
     save_->setAccessibleName(tr("Save the rating"));
     box->addWidget(overline);
-    for (QWidget* w : {static_cast<QWidget*>(sentence_), static_cast<QWidget*>(refusal_), static_cast<QWidget*>(save_),
-                       numbers_, static_cast<QWidget*>(bar_), static_cast<QWidget*>(warnings_)})
+    for (QWidget* w : {static_cast<QWidget*>(sentence_), static_cast<QWidget*>(refusal_),
+                       static_cast<QWidget*>(save_), numbers_, static_cast<QWidget*>(bar_),
+                       static_cast<QWidget*>(warnings_)})
         box->addWidget(w);
     box->addStretch();
     connect(save_, &QPushButton::clicked, this, &FoundPane::saveWanted);
@@ -85,8 +94,8 @@ void FoundPane::showNothing() {
     sentence_->setText(tr("Nothing yet. The answer stands here once there are readings."));
     sentence_->setObjectName(QStringLiteral("quiet"));
     sentence_->setStyleSheet({});
-    for (QWidget* w : {static_cast<QWidget*>(refusal_), static_cast<QWidget*>(warnings_), static_cast<QWidget*>(save_),
-                       static_cast<QWidget*>(bar_)})
+    for (QWidget* w : {static_cast<QWidget*>(refusal_), static_cast<QWidget*>(warnings_),
+                       static_cast<QWidget*>(save_), static_cast<QWidget*>(bar_)})
         w->hide();
 }
 
@@ -107,7 +116,8 @@ void FoundPane::show(const rating::Reduction& reduction, bool saved) {
     grid->setContentsMargins(0, 0, 0, 0);
     grid->setVerticalSpacing(2);
     int row = 0;
-    for (const auto& [name, value] : rating::numberLines(reduction, document_.units().temperature())) {
+    for (const auto& [name, value] :
+         rating::numberLines(reduction, document_.units().temperature())) {
         auto* label = new QLabel(text(name));
         label->setObjectName(QStringLiteral("quiet"));
         grid->addWidget(label, row, 0);

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/rate/how_pane.h"
 
 #include <QFormLayout>
@@ -24,7 +27,8 @@ void HowPane::addText(const QString& words, const char* kind) {
     column_->addWidget(label);
 }
 
-void HowPane::show(const rating::Protocol& protocol, double dialC, const std::map<std::string, std::string>& typed) {
+void HowPane::show(const rating::Protocol& protocol, double dialC,
+                   const std::map<std::string, std::string>& typed) {
     protocol_ = &protocol;
     fields_.clear();
     probe_ = dial_ = nullptr;
@@ -47,7 +51,8 @@ void HowPane::show(const rating::Protocol& protocol, double dialC, const std::ma
     for (const std::string& caution : protocol.cautions)
         cautions << text(caution);
     addText(tr("! Caution: %1").arg(cautions.join(QStringLiteral("\n"))), "caution");
-    addText(tr("Takes %1. Spoilt by %2.").arg(text(protocol.howLong), text(protocol.spoils)), "quiet");
+    addText(tr("Takes %1. Spoilt by %2.").arg(text(protocol.howLong), text(protocol.spoils)),
+            "quiet");
     column_->addStretch();
     scroll->setWidget(body_);
 }
@@ -62,8 +67,9 @@ void HowPane::addFields(double dialC, const std::map<std::string, std::string>& 
         QString standard = text(value.standard);
         QString unit = text(value.unit);
         if (value.celsius) {
-            const auto shown = value.name == "set_C" && dialC > 0 ? Temperature::celsius(dialC)
-                                                                   : Temperature::celsius(std::stod(value.standard));
+            const auto shown = value.name == "set_C" && dialC > 0
+                                   ? Temperature::celsius(dialC)
+                                   : Temperature::celsius(std::stod(value.standard));
             standard = text(printFixed(numberIn(shown, document_.units().temperature()), 0));
             unit = QString::fromUtf8(unitSign(document_.units().temperature()));
         }
@@ -112,7 +118,8 @@ Result<std::map<std::string, double>> HowPane::values() const {
     std::map<std::string, double> out;
     for (std::size_t i = 0; i < fields_.size(); ++i) {
         const rating::NeededValue& value = protocol_->values[i];
-        const auto read = parseNeeded(value, plain(fields_[i]->text()), document_.units().temperature());
+        const auto read =
+            parseNeeded(value, plain(fields_[i]->text()), document_.units().temperature());
         if (!read)
             return tl::unexpected(read.error());
         out[value.name] = *read;
@@ -132,7 +139,8 @@ Result<std::map<std::string, std::vector<book::KeyedReading>>> HowPane::keyed() 
     for (const auto& [role, edit] : {std::pair{"probe", probe_}, {"dial", dial_}}) {
         if (!edit || (edit == dial_ && edit->text().trimmed().isEmpty()))
             continue;
-        const auto readings = rating::parseReadings(plain(edit->text()), document_.units().temperature());
+        const auto readings =
+            rating::parseReadings(plain(edit->text()), document_.units().temperature());
         if (!readings)
             return tl::unexpected(readings.error().in(plain(edit->accessibleName())));
         for (const rating::TypedReading& r : *readings)

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "app/shell/document.h"
@@ -11,14 +14,15 @@
 
 namespace dynamet::app {
 
-/// How: what the test finds, what it needs, its steps and cautions, the values it asks for, and where
-/// the readings come in (a log, or keyed).
+/// How: what the test finds, what it needs, its steps and cautions, the values it asks for, and
+/// where the readings come in (a log, or keyed).
 class HowPane : public QWidget {
     Q_OBJECT
   public:
     explicit HowPane(Document& document, QWidget* parent = nullptr);
     /// `typed` holds what a test was given; empty = the usual values.
-    void show(const rating::Protocol& protocol, double dialC, const std::map<std::string, std::string>& typed = {});
+    void show(const rating::Protocol& protocol, double dialC,
+              const std::map<std::string, std::string>& typed = {});
     /// The typed values; an error names the field.
     Result<std::map<std::string, double>> values() const;
     std::map<std::string, std::string> typed() const;

@@ -1,8 +1,11 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/rate/import_dialog.h"
 
 #include "formats/csv_sniff.h"
-#include "quantity/parse_duration.h"
 #include "formats/text_file.h"
+#include "quantity/parse_duration.h"
 
 #include <QDialogButtonBox>
 #include <QFileDialog>
@@ -16,9 +19,11 @@ namespace {
 constexpr int kPreviewLines = 8;
 }
 
-ImportDialog::ImportDialog(const std::vector<std::string>& roles, const QString& path, QWidget* parent)
-    : QDialog(parent), roles_(roles), path_(new QLineEdit(path)), description_(new QLabel), problem_(new QLabel),
-      summary_(new QLabel), preview_(new QPlainTextEdit), columns_(new QWidget), import_(new QPushButton(tr("Import"))) {
+ImportDialog::ImportDialog(const std::vector<std::string>& roles, const QString& path,
+                           QWidget* parent)
+    : QDialog(parent), roles_(roles), path_(new QLineEdit(path)), description_(new QLabel),
+      problem_(new QLabel), summary_(new QLabel), preview_(new QPlainTextEdit),
+      columns_(new QWidget), import_(new QPushButton(tr("Import"))) {
     setWindowTitle(tr("Import a log"));
     resize(620, 520);
     auto* box = new QVBoxLayout(this);
@@ -60,8 +65,9 @@ ImportDialog::ImportDialog(const std::vector<std::string>& roles, const QString&
     connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     connect(look, &QPushButton::clicked, this, [this] {
-        const QString chosen = QFileDialog::getOpenFileName(this, tr("Log of a thermometer"), path_->text(),
-                                                            tr("Logs (*.csv *.txt *.tsv *.log);;All files (*)"));
+        const QString chosen =
+            QFileDialog::getOpenFileName(this, tr("Log of a thermometer"), path_->text(),
+                                         tr("Logs (*.csv *.txt *.tsv *.log);;All files (*)"));
         if (!chosen.isEmpty())
             path_->setText(chosen);
     });
@@ -90,7 +96,8 @@ void ImportDialog::readFile() {
     if (!file.isFile()) {
         problem_->hide();
         import_->setEnabled(false);
-        summary_->setText(path_->text().isEmpty() ? QString() : tr("There is no file of that name yet."));
+        summary_->setText(path_->text().isEmpty() ? QString()
+                                                  : tr("There is no file of that name yet."));
         return;
     }
     auto read = formats::readTextFile(plain(file.filePath()));
@@ -99,7 +106,8 @@ void ImportDialog::readFile() {
         return;
     }
     text_ = std::move(*read);
-    preview_->setPlainText(text(text_.substr(0, 4000)).section(QLatin1Char('\n'), 0, kPreviewLines));
+    preview_->setPlainText(
+        text(text_.substr(0, 4000)).section(QLatin1Char('\n'), 0, kPreviewLines));
     const auto dialect = formats::sniffCsv(text_);
     if (!dialect) {
         showProblem(tr("Line %1: %2").arg(dialect.error().line).arg(text(dialect.error().message)));
@@ -176,8 +184,9 @@ void ImportDialog::fill(book::TestRecord& test) const {
         const formats::LoggedChannel& logged = log_->channels[channel++];
         if (row.role->currentIndex() >= static_cast<int>(roles_.size()))
             continue;
-        test.channels.push_back({roles_[static_cast<std::size_t>(row.role->currentIndex())], logged.name,
-                                 unitSign(logged.unit), "", log_->timeS, logged.asRecorded, logged.resolution});
+        test.channels.push_back({roles_[static_cast<std::size_t>(row.role->currentIndex())],
+                                 logged.name, unitSign(logged.unit), "", log_->timeS,
+                                 logged.asRecorded, logged.resolution});
     }
     test.fileName = plain(QFileInfo(path_->text()).fileName());
     test.fileSha256 = formats::sha256(text_);

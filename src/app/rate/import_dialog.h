@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "app/shell/document.h"
@@ -12,12 +15,13 @@
 
 namespace dynamet::app {
 
-/// Shows how a log is written, lets the cook put it right, and hands over its channels. Cancel leaves
-/// nothing behind.
+/// Shows how a log is written, lets the cook put it right, and hands over its channels. Cancel
+/// leaves nothing behind.
 class ImportDialog : public QDialog {
     Q_OBJECT
   public:
-    ImportDialog(const std::vector<std::string>& roles, const QString& path, QWidget* parent = nullptr);
+    ImportDialog(const std::vector<std::string>& roles, const QString& path,
+                 QWidget* parent = nullptr);
     /// The channels with their roles, and the file; only after the dialog was accepted.
     void fill(book::TestRecord& test) const;
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/rate/rate_page.h"
 
 #include "app/rate/import_dialog.h"
@@ -31,9 +34,10 @@ QFrame* upright() {
 } // namespace
 
 RatePage::RatePage(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), title_(new QLabel), about_(new QLabel), methods_(new QWidget),
-      cell_(new QLabel), sheet_(new RateSheetView(document)), bench_(new QHBoxLayout), how_(new HowPane(document)),
-      trace_(new TracePane(document)), found_(new FoundPane(document)) {
+    : QWidget(parent), document_(document), title_(new QLabel), about_(new QLabel),
+      methods_(new QWidget), cell_(new QLabel), sheet_(new RateSheetView(document)),
+      bench_(new QHBoxLayout), how_(new HowPane(document)), trace_(new TracePane(document)),
+      found_(new FoundPane(document)) {
     setAcceptDrops(true);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(16, 10, 16, 12);
@@ -73,7 +77,9 @@ void RatePage::buildHeader(QVBoxLayout* box) {
     box->addLayout(line);
 }
 
-void RatePage::say(const QString& words) { document_.say(words); }
+void RatePage::say(const QString& words) {
+    document_.say(words);
+}
 
 void RatePage::showAppliance(const std::string& id) {
     const auto* appliance = findAppliance(document_.kitchen(), id);
@@ -114,7 +120,8 @@ void RatePage::showProtocols() {
             first = protocol->id;
             button->setChecked(true);
         }
-        connect(button, &QPushButton::clicked, this, [this, id = protocol->id] { chooseProtocol(id); });
+        connect(button, &QPushButton::clicked, this,
+                [this, id = protocol->id] { chooseProtocol(id); });
     }
     line->addStretch();
     chooseProtocol(first);
@@ -129,8 +136,9 @@ void RatePage::chooseProtocol(const std::string& id) {
         work(*test_);
         return;
     }
-    trace_->showNothing(protocol_->fromLog ? tr("The readings will be drawn here, the fit over them.")
-                                           : tr("Type the readings at the left; they will be drawn here."));
+    trace_->showNothing(protocol_->fromLog
+                            ? tr("The readings will be drawn here, the fit over them.")
+                            : tr("Type the readings at the left; they will be drawn here."));
     found_->showNothing();
     test_.reset();
     reduction_.reset();
@@ -199,9 +207,11 @@ Result<book::TestRecord> RatePage::newTest() const {
     test.vesselId = isHob(appliance->kind) ? appliance->standardVesselId : "";
     test.values = *values;
     test.typed = how_->typed();
-    test.fanOn = appliance->kind == kitchen::ApplianceKind::fanOven || appliance->kind == kitchen::ApplianceKind::airFryer ||
+    test.fanOn = appliance->kind == kitchen::ApplianceKind::fanOven ||
+                 appliance->kind == kitchen::ApplianceKind::airFryer ||
                  appliance->kind == kitchen::ApplianceKind::combiOven;
-    if (const auto* site = findSite(document_.kitchen(), appliance->siteId); site && protocol_->id == "water-heat-up")
+    if (const auto* site = findSite(document_.kitchen(), appliance->siteId);
+        site && protocol_->id == "water-heat-up")
         test.values["altitude_m"] = site->altitudeM;
     test.started = document_.now();
     return test;
@@ -290,7 +300,8 @@ void RatePage::showTest(const std::string& testId) {
         button->setChecked(button->accessibleName() == text(protocol_->title));
     const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
     const auto setting = sheet_->setting();
-    how_->show(*protocol_, appliance && setting ? dialCelsius(*appliance, *setting) : 0, test->typed);
+    how_->show(*protocol_, appliance && setting ? dialCelsius(*appliance, *setting) : 0,
+               test->typed);
     work(*test);
 }
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/rate/rate_sheet_view.h"
 
 #include "app/look/palette.h"
@@ -45,7 +48,8 @@ int RateSheetModel::columnCount(const QModelIndex& parent) const {
 }
 
 const kitchen::SheetCell& RateSheetModel::cell(const QModelIndex& index) const {
-    return sheet_.cells[static_cast<std::size_t>(index.row())][static_cast<std::size_t>(index.column())];
+    return sheet_
+        .cells[static_cast<std::size_t>(index.row())][static_cast<std::size_t>(index.column())];
 }
 
 QString RateSheetModel::cellText(const QModelIndex& index) const {
@@ -74,7 +78,8 @@ QVariant RateSheetModel::headerData(int section, Qt::Orientation orientation, in
     return text(words[static_cast<std::size_t>(section)]);
 }
 
-void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
+                         const QModelIndex& index) const {
     const auto* model = qobject_cast<const RateSheetModel*>(index.model());
     const kitchen::Representative& shown = model->cell(index).shown;
     QPainter& p = *painter;
@@ -82,7 +87,8 @@ void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
     const bool chosen = option.state & QStyle::State_Selected;
     if (chosen) {
         p.fillRect(option.rect, look::kSelected);
-        p.fillRect(QRect(option.rect.left(), option.rect.top(), 3, option.rect.height()), look::kAccent);
+        p.fillRect(QRect(option.rect.left(), option.rect.top(), 3, option.rect.height()),
+                   look::kAccent);
     }
     paintPatch(p, QRect(option.rect.left() + 10, option.rect.center().y() - 8, 18, 17), shown);
     p.setFont(look::textFont(13, shown.provenance == kitchen::Provenance::measured));
@@ -117,8 +123,9 @@ void SettingHeader::paintSection(QPainter* painter, const QRect& rect, int secti
     }
     painter->setFont(look::textFont(13));
     painter->setPen(look::kInk);
-    painter->drawText(QRect(x + (burners.empty() ? 0 : 4), rect.top(), rect.right() - x, rect.height()), Qt::AlignVCenter,
-                      model()->headerData(section, Qt::Vertical, Qt::DisplayRole).toString());
+    painter->drawText(
+        QRect(x + (burners.empty() ? 0 : 4), rect.top(), rect.right() - x, rect.height()),
+        Qt::AlignVCenter, model()->headerData(section, Qt::Vertical, Qt::DisplayRole).toString());
     painter->restore();
 }
 
@@ -140,9 +147,10 @@ RateSheetView::RateSheetView(Document& document, QWidget* parent)
 }
 
 void RateSheetView::show(const std::string& applianceId) {
-    const QString kept = currentIndex().isValid() && model_->sheet().applianceId == applianceId
-                             ? model_->headerData(currentIndex().row(), Qt::Vertical, Qt::DisplayRole).toString()
-                             : QString();
+    const QString kept =
+        currentIndex().isValid() && model_->sheet().applianceId == applianceId
+            ? model_->headerData(currentIndex().row(), Qt::Vertical, Qt::DisplayRole).toString()
+            : QString();
     const int column = currentIndex().column();
     model_->show(applianceId);
     if (model_->rowCount() == 0)
@@ -161,14 +169,18 @@ std::optional<kitchen::Setting> RateSheetView::setting() const {
 }
 
 std::string RateSheetView::zone() const {
-    return currentIndex().isValid() ? model_->sheet().zones[static_cast<std::size_t>(currentIndex().column())] : "";
+    return currentIndex().isValid()
+               ? model_->sheet().zones[static_cast<std::size_t>(currentIndex().column())]
+               : "";
 }
 
 void RateSheetView::selectCell(const std::string& settingText, const std::string& zone) {
     const auto* appliance = findAppliance(document_.kitchen(), model_->sheet().applianceId);
     for (int row = 0; appliance && row < model_->rowCount(); ++row)
         for (int column = 0; column < model_->columnCount(); ++column)
-            if (kitchen::settingText(appliance->controls, model_->sheet().settings[static_cast<std::size_t>(row)]) == settingText &&
+            if (kitchen::settingText(appliance->controls,
+                                     model_->sheet().settings[static_cast<std::size_t>(row)]) ==
+                    settingText &&
                 model_->sheet().zones[static_cast<std::size_t>(column)] == zone)
                 setCurrentIndex(model_->index(row, column));
 }

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/rate/trace_pane.h"
 
 #include "app/look/palette.h"
@@ -68,7 +71,9 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
         Plot::dress(*lower);
         plot_->plotLayout()->addElement(1, 0, lower);
         plot_->plotLayout()->setRowStretchFactor(1, 0.4);
-        lower->axis(QCPAxis::atLeft)->setLabel(tr("reading − fit, %1").arg(QString::fromUtf8(unitSign(units.temperature()))));
+        lower->axis(QCPAxis::atLeft)
+            ->setLabel(
+                tr("reading − fit, %1").arg(QString::fromUtf8(unitSign(units.temperature()))));
         lower->axis(QCPAxis::atBottom)->setLabel(tr("minutes"));
         plot_->addLine(lower, reduction->residuals, look::kReference, units, Qt::SolidLine, true);
         lower->axis(QCPAxis::atLeft)->rescale();
@@ -92,22 +97,27 @@ void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reductio
     rect->axis(QCPAxis::atBottom)->setLabel(tr("spot"));
     rect->axis(QCPAxis::atBottom)->ticker()->setTickStepStrategy(QCPAxisTicker::tssReadability);
     rect->axis(QCPAxis::atBottom)->ticker()->setTickCount(3);
-    const auto points = [&](const char* role, const QColor& colour, QCPScatterStyle::ScatterShape shape) {
+    const auto points = [&](const char* role, const QColor& colour,
+                            QCPScatterStyle::ScatterShape shape) {
         const auto at = input.keyed.find(role);
         if (at == input.keyed.end())
             return;
-        QCPGraph* graph = plot_->addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
+        QCPGraph* graph =
+            plot_->addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
         graph->setLineStyle(QCPGraph::lsNone);
         graph->setScatterStyle(QCPScatterStyle(shape, colour, colour, 10));
         for (std::size_t i = 0; i < at->second.size(); ++i)
-            graph->addData(static_cast<double>(i + 1), numberIn(Temperature::kelvin(at->second[i]), unit));
+            graph->addData(static_cast<double>(i + 1),
+                           numberIn(Temperature::kelvin(at->second[i]), unit));
     };
     points("probe", look::kReference, QCPScatterStyle::ssDisc);
     points("dial", look::kQuietInk, QCPScatterStyle::ssSquare);
     plot_->rescaleAxes();
     if (reduction && !reduction->quantities.empty()) {
-        const double value = numberIn(Temperature::kelvin(reduction->quantities.front().value), unit);
-        QCPGraph* line = plot_->addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
+        const double value =
+            numberIn(Temperature::kelvin(reduction->quantities.front().value), unit);
+        QCPGraph* line =
+            plot_->addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
         line->setPen(QPen(look::kAccent, 1));
         line->setData({0.5, 3.5}, {value, value}, true);
     }

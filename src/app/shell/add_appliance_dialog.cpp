@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/shell/add_appliance_dialog.h"
 
 #include <QDialogButtonBox>
@@ -7,8 +10,8 @@
 namespace dynamet::app {
 
 AddApplianceDialog::AddApplianceDialog(Document& document, QWidget* parent)
-    : QDialog(parent), document_(document), name_(new QLineEdit), kind_(new QComboBox), site_(new QComboBox),
-      vessel_(new QComboBox) {
+    : QDialog(parent), document_(document), name_(new QLineEdit), kind_(new QComboBox),
+      site_(new QComboBox), vessel_(new QComboBox) {
     setWindowTitle(tr("Add an appliance"));
     name_->setAccessibleName(tr("Name of the appliance"));
     kind_->setAccessibleName(tr("Kind of appliance"));
@@ -31,13 +34,15 @@ AddApplianceDialog::AddApplianceDialog(Document& document, QWidget* parent)
     add->setObjectName(QStringLiteral("act"));
     add->setEnabled(false);
     form->addRow(buttons);
-    connect(name_, &QLineEdit::textChanged, add, [add](const QString& name) { add->setEnabled(!name.trimmed().isEmpty()); });
+    connect(name_, &QLineEdit::textChanged, add,
+            [add](const QString& name) { add->setEnabled(!name.trimmed().isEmpty()); });
     connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
 }
 
 kitchen::Appliance AddApplianceDialog::appliance() const {
-    auto made = kitchen::typicalAppliance(static_cast<kitchen::ApplianceKind>(kind_->currentData().toInt()));
+    auto made = kitchen::typicalAppliance(
+        static_cast<kitchen::ApplianceKind>(kind_->currentData().toInt()));
     kitchen::Appliance out = made.value_or(kitchen::Appliance{});
     out.id = book::newId();
     out.name = plain(name_->text().trimmed());

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/shell/document.h"
 
 #include "app/shell/withdraw_command.h"
@@ -55,20 +58,21 @@ void Document::setUnits(const Units& units) {
 Result<bool> Document::importTest(const book::TestRecord& test) {
     if (const auto done = addTest(*book_, test, now()); !done)
         return done;
-    undo_.push(new WithdrawCommand(*this, tr("import of a test"), [id = test.id](book::Book& book, auto when) {
-        return withdrawTest(book, id, when);
-    }));
+    undo_.push(new WithdrawCommand(
+        *this, tr("import of a test"),
+        [id = test.id](book::Book& book, auto when) { return withdrawTest(book, id, when); }));
     reload();
     return true;
 }
 
-Result<bool> Document::saveRating(const book::TestRecord& test, const rating::Reduction& reduction) {
+Result<bool> Document::saveRating(const book::TestRecord& test,
+                                  const rating::Reduction& reduction) {
     const auto id = saveReduction(*book_, test.id, reduction, test.values, "", now());
     if (!id)
         return tl::unexpected(id.error());
-    undo_.push(new WithdrawCommand(*this, tr("saving of a rating"), [id = *id](book::Book& book, auto when) {
-        return withdrawReduction(book, id, when);
-    }));
+    undo_.push(new WithdrawCommand(
+        *this, tr("saving of a rating"),
+        [id = *id](book::Book& book, auto when) { return withdrawReduction(book, id, when); }));
     reload();
     return true;
 }
@@ -80,13 +84,14 @@ Result<bool> Document::addAppliance(const kitchen::Appliance& appliance) {
     return done;
 }
 
-Result<bool> Document::keepTranslation(const std::string& recipeId, const std::string& snapshot, std::uint64_t seed) {
+Result<bool> Document::keepTranslation(const std::string& recipeId, const std::string& snapshot,
+                                       std::uint64_t seed) {
     const auto id = saveTranslation(*book_, recipeId, snapshot, seed, now());
     if (!id)
         return tl::unexpected(id.error());
-    undo_.push(new WithdrawCommand(*this, tr("keeping of a translation"), [id = *id](book::Book& book, auto when) {
-        return withdrawTranslation(book, id, when);
-    }));
+    undo_.push(new WithdrawCommand(
+        *this, tr("keeping of a translation"),
+        [id = *id](book::Book& book, auto when) { return withdrawTranslation(book, id, when); }));
     return true;
 }
 

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "app/shell/units.h"
@@ -35,7 +38,8 @@ class Document : public QObject {
     Result<bool> importTest(const book::TestRecord& test);
     Result<bool> saveRating(const book::TestRecord& test, const rating::Reduction& reduction);
     Result<bool> addAppliance(const kitchen::Appliance& appliance);
-    Result<bool> keepTranslation(const std::string& recipeId, const std::string& snapshot, std::uint64_t seed);
+    Result<bool> keepTranslation(const std::string& recipeId, const std::string& snapshot,
+                                 std::uint64_t seed);
 
     /// Reads everything anew after a change of the file.
     void reload();

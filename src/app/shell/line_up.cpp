@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/shell/line_up.h"
 
 #include "app/look/palette.h"
@@ -35,7 +38,8 @@ void paintTick(QPainter& p, const kitchen::CombTick& tick, int x, int top, int h
 
 } // namespace
 
-LineUpModel::LineUpModel(Document& document, QObject* parent) : QAbstractListModel(parent), document_(document) {
+LineUpModel::LineUpModel(Document& document, QObject* parent)
+    : QAbstractListModel(parent), document_(document) {
     connect(&document, &Document::changed, this, &LineUpModel::rebuild);
     rebuild();
 }
@@ -49,10 +53,11 @@ void LineUpModel::rebuild() {
         const QString age = newest == document_.newestRatings().end()
                                 ? tr("never rated")
                                 : agoWords(newest->second, document_.now().utcMs);
-        rows_.push_back({a.id, text(a.name), QString::fromUtf8(kitchen::kindName(a.kind)), age, groupOf(a.kind),
-                         combOf(kitchen, a)});
+        rows_.push_back({a.id, text(a.name), QString::fromUtf8(kitchen::kindName(a.kind)), age,
+                         groupOf(a.kind), combOf(kitchen, a)});
     }
-    std::stable_sort(rows_.begin(), rows_.end(), [](const Row& a, const Row& b) { return a.group < b.group; });
+    std::stable_sort(rows_.begin(), rows_.end(),
+                     [](const Row& a, const Row& b) { return a.group < b.group; });
     endResetModel();
 }
 
@@ -76,12 +81,14 @@ QVariant LineUpModel::data(const QModelIndex& index, int role) const {
 }
 
 QSize CombDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex& index) const {
-    const bool first = index.row() == 0 || index.siblingAtRow(index.row() - 1).data(LineUpModel::GroupRole) !=
-                                               index.data(LineUpModel::GroupRole);
+    const bool first =
+        index.row() == 0 || index.siblingAtRow(index.row() - 1).data(LineUpModel::GroupRole) !=
+                                index.data(LineUpModel::GroupRole);
     return {120, kRowHeight + (first ? kGroupHeight : 0)};
 }
 
-void CombDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+void CombDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
+                         const QModelIndex& index) const {
     const auto* proxy = qobject_cast<const QSortFilterProxyModel*>(index.model());
     const auto* model = qobject_cast<const LineUpModel*>(proxy->sourceModel());
     const LineUpModel::Row& row = model->row(index.data(LineUpModel::RowRole).toInt());
@@ -93,8 +100,8 @@ void CombDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
         p.setFont(look::textFont(11, true));
         p.setPen(look::kQuietInk);
         const QString group = QString::fromUtf8(kitchen::groupName(row.group)).toUpper();
-        p.drawText(QRect(area.left() + kEdge, area.top(), area.width() - kEdge, kGroupHeight), Qt::AlignVCenter,
-                   narrow ? group.left(1) : group);
+        p.drawText(QRect(area.left() + kEdge, area.top(), area.width() - kEdge, kGroupHeight),
+                   Qt::AlignVCenter, narrow ? group.left(1) : group);
         area.setTop(area.top() + kGroupHeight);
     }
     if (option.state & QStyle::State_Selected) {
@@ -121,8 +128,8 @@ void CombDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, 
 
 LineUp::LineUp(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), model_(new LineUpModel(document, this)),
-      proxy_(new QSortFilterProxyModel(this)), delegate_(new CombDelegate(this)), filter_(new QLineEdit),
-      list_(new QListView), empty_(new QWidget) {
+      proxy_(new QSortFilterProxyModel(this)), delegate_(new CombDelegate(this)),
+      filter_(new QLineEdit), list_(new QListView), empty_(new QWidget) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     setFixedWidth(232);
@@ -148,8 +155,9 @@ LineUp::LineUp(Document& document, QWidget* parent)
     top->addWidget(add);
     box->addLayout(top);
     auto* emptyBox = new QVBoxLayout(empty_);
-    auto* words = new QLabel(tr("No appliance yet.\n\nPress Add, name the first oven, burner or grill, and rate it: "
-                                "the line-up then shows what heat it really gives."));
+    auto* words = new QLabel(
+        tr("No appliance yet.\n\nPress Add, name the first oven, burner or grill, and rate it: "
+           "the line-up then shows what heat it really gives."));
     words->setWordWrap(true);
     words->setObjectName(QStringLiteral("quiet"));
     emptyBox->addWidget(words);
@@ -162,10 +170,11 @@ LineUp::LineUp(Document& document, QWidget* parent)
             list_->setCurrentIndex(proxy_->index(0, 0));
         list_->setFocus();
     });
-    connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this, [this](const QModelIndex& index) {
-        if (index.isValid())
-            emit applianceChosen(plain(index.data(LineUpModel::IdRole).toString()));
-    });
+    connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this,
+            [this](const QModelIndex& index) {
+                if (index.isValid())
+                    emit applianceChosen(plain(index.data(LineUpModel::IdRole).toString()));
+            });
     // A reset forgets the current row: come back to the appliance that was chosen.
     connect(model_, &QAbstractItemModel::modelAboutToBeReset, this,
             [this] { setProperty("kept", text(currentId())); });
@@ -225,8 +234,16 @@ void LineUp::paintEvent(QPaintEvent* event) {
         const Temperature t = Temperature::celsius(celsius);
         const QString number = text(printFixed(numberIn(t, document_.units().temperature()), 0));
         const bool first = celsius == 20, last = celsius == 600;
-        const QString words = first ? number + QString::fromUtf8(unitSign(document_.units().temperature())) : number;
-        const QRect place(first ? left : last ? x - 40 : x - 25, y + 2, first ? 60 : last ? 44 : 40, 16);
+        const QString words =
+            first ? number + QString::fromUtf8(unitSign(document_.units().temperature())) : number;
+        const QRect place(first  ? left
+                          : last ? x - 40
+                                 : x - 25,
+                          y + 2,
+                          first  ? 60
+                          : last ? 44
+                                 : 40,
+                          16);
         p.drawText(place, first ? Qt::AlignLeft : last ? Qt::AlignRight : Qt::AlignHCenter, words);
     }
 }

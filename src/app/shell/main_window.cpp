@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/shell/main_window.h"
 
 #include "app/shell/add_appliance_dialog.h"
@@ -13,8 +16,9 @@ constexpr int kFoldBelow = 1000, kNoticeMs = 12000;
 
 MainWindow::MainWindow(Document& document, const QString& demoBook)
     : document_(document), top_(new TopBar(document)), outer_(new QStackedWidget),
-      start_(new StartPage(document, demoBook)), pages_(new QStackedWidget), lineUp_(new LineUp(document)),
-      rate_(new RatePage(document)), translate_(new TranslatePage(document)), notice_(new QLabel) {
+      start_(new StartPage(document, demoBook)), pages_(new QStackedWidget),
+      lineUp_(new LineUp(document)), rate_(new RatePage(document)),
+      translate_(new TranslatePage(document)), notice_(new QLabel) {
     setWindowTitle(tr("Dynamet"));
     resize(1280, 800);
     auto* centre = new QWidget;
@@ -105,7 +109,8 @@ void MainWindow::addAppliance() {
     }
     lineUp_->select(appliance.id);
     applianceChosen(appliance.id);
-    notice(tr("%1 is in the line-up with what is usual for its kind. Rate it to know better.").arg(text(appliance.name)));
+    notice(tr("%1 is in the line-up with what is usual for its kind. Rate it to know better.")
+               .arg(text(appliance.name)));
 }
 
 void MainWindow::notice(const QString& words) {
@@ -117,7 +122,9 @@ void MainWindow::notice(const QString& words) {
     });
 }
 
-bool MainWindow::isIdle() const { return translate_->isIdle(); }
+bool MainWindow::isIdle() const {
+    return translate_->isIdle();
+}
 
 void MainWindow::resizeEvent(QResizeEvent* event) {
     QMainWindow::resizeEvent(event);

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/shell/screenshot.h"
 
 #include <QApplication>
@@ -18,7 +21,10 @@ void settle(MainWindow& window) {
 
 } // namespace
 
-QStringList viewNames() { return {QStringLiteral("first-start"), QStringLiteral("rate"), QStringLiteral("rate-grill"), QStringLiteral("translate"), QStringLiteral("translate-row")}; }
+QStringList viewNames() {
+    return {QStringLiteral("first-start"), QStringLiteral("rate"), QStringLiteral("rate-grill"),
+            QStringLiteral("translate"), QStringLiteral("translate-row")};
+}
 
 bool writePicture(MainWindow& window, const QString& view, const QString& file) {
     if (!viewNames().contains(view))

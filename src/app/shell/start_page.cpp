@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/shell/start_page.h"
 
 #include "quantity/parse_measures.h"
@@ -36,16 +39,18 @@ QString atHome(QString path) {
 } // namespace
 
 StartPage::StartPage(Document& document, const QString& demoBook, QWidget* parent)
-    : QWidget(parent), document_(document), demoBook_(demoBook), problem_(new QLabel), name_(new QLineEdit),
-      altitude_(new QLineEdit(QStringLiteral("0 m"))), file_(new QLineEdit), openPath_(new QLineEdit) {
+    : QWidget(parent), document_(document), demoBook_(demoBook), problem_(new QLabel),
+      name_(new QLineEdit), altitude_(new QLineEdit(QStringLiteral("0 m"))), file_(new QLineEdit),
+      openPath_(new QLineEdit) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* outer = new QVBoxLayout(this);
     outer->setContentsMargins(56, 48, 56, 48);
     auto* big = new QLabel(tr("A dial is not a heat."));
     big->setStyleSheet(QStringLiteral("font-size: 34px"));
-    auto* under = new QLabel(tr("Measure what your burners, ovens and grills really give, then carry recipes from one to "
-                                "another, with an honest ±."));
+    auto* under = new QLabel(tr(
+        "Measure what your burners, ovens and grills really give, then carry recipes from one to "
+        "another, with an honest ±."));
     under->setStyleSheet(QStringLiteral("font-size: 16px"));
     under->setWordWrap(true);
     problem_->setObjectName(QStringLiteral("caution"));
@@ -70,8 +75,9 @@ StartPage::StartPage(Document& document, const QString& demoBook, QWidget* paren
     line->addWidget(openChoice(), 1);
     outer->addLayout(line);
     outer->addStretch();
-    auto* safe = new QLabel(tr("! Dynamet computes; it does not watch your stove. Official minimum temperatures and local "
-                               "codes decide what is safe to serve; gas and flues are for licensed fitters."));
+    auto* safe = new QLabel(tr(
+        "! Dynamet computes; it does not watch your stove. Official minimum temperatures and local "
+        "codes decide what is safe to serve; gas and flues are for licensed fitters."));
     safe->setObjectName(QStringLiteral("caution"));
     safe->setWordWrap(true);
     outer->addWidget(safe);
@@ -80,7 +86,8 @@ StartPage::StartPage(Document& document, const QString& demoBook, QWidget* paren
 QWidget* StartPage::demoChoice() {
     auto* widget = new QWidget;
     auto* box = column(widget, tr("Look round first"),
-                       tr("The demo kitchen has nine appliances in two places, some rated, some not, and three recipes to "
+                       tr("The demo kitchen has nine appliances in two places, some rated, some "
+                          "not, and three recipes to "
                           "carry about. Everything in it is made up."));
     auto* button = new QPushButton(tr("Open the demo kitchen"));
     button->setObjectName(QStringLiteral("act"));
@@ -96,8 +103,9 @@ QWidget* StartPage::demoChoice() {
 
 QWidget* StartPage::newChoice() {
     auto* widget = new QWidget;
-    auto* box = column(widget, tr("Begin your own kitchen"),
-                       tr("Its height above the sea sets where water boils. More places can be added later."));
+    auto* box = column(
+        widget, tr("Begin your own kitchen"),
+        tr("Its height above the sea sets where water boils. More places can be added later."));
     auto* form = new QFormLayout;
     name_->setAccessibleName(tr("Name of the kitchen"));
     name_->setPlaceholderText(tr("e.g. Ground floor"));
@@ -107,8 +115,9 @@ QWidget* StartPage::newChoice() {
     auto* units = new QComboBox;
     units->setAccessibleName(tr("Units"));
     units->addItems({tr("°C, mm"), tr("°F, inches")});
-    connect(units, &QComboBox::currentIndexChanged, this,
-            [this](int index) { document_.setUnits({index == 1, index == 1}); });
+    connect(units, &QComboBox::currentIndexChanged, this, [this](int index) {
+        document_.setUnits({index == 1, index == 1});
+    });
     form->addRow(tr("Name"), name_);
     form->addRow(tr("Height"), altitude_);
     form->addRow(tr("Units"), units);
@@ -124,7 +133,8 @@ QWidget* StartPage::newChoice() {
 
 QWidget* StartPage::openChoice() {
     auto* widget = new QWidget;
-    auto* box = column(widget, tr("Open a book"), tr("A kitchen book is one file, ending in .dynamet."));
+    auto* box =
+        column(widget, tr("Open a book"), tr("A kitchen book is one file, ending in .dynamet."));
     openPath_->setAccessibleName(tr("File of the book"));
     openPath_->setPlaceholderText(tr("Path of the book"));
     auto* button = new QPushButton(tr("Open"));
@@ -153,7 +163,8 @@ void StartPage::begin() {
     site.name = name_->text().trimmed().isEmpty() ? "Kitchen" : plain(name_->text().trimmed());
     const auto altitude = parseLengthM(plain(altitude_->text()), 1);
     if (!altitude || !standardPressurePa(*altitude)) {
-        showProblem(tr("The height \"%1\" is not one between 0 and 9000 m.").arg(altitude_->text()));
+        showProblem(
+            tr("The height \"%1\" is not one between 0 and 9000 m.").arg(altitude_->text()));
         return;
     }
     site.altitudeM = *altitude;

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/shell/top_bar.h"
 
 #include <QFileInfo>
@@ -6,8 +9,9 @@
 namespace dynamet::app {
 
 TopBar::TopBar(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), book_(new QLabel), site_(new QLabel), places_(new QButtonGroup(this)),
-      units_(new QPushButton), undo_(new QToolButton), redo_(new QToolButton) {
+    : QWidget(parent), document_(document), book_(new QLabel), site_(new QLabel),
+      places_(new QButtonGroup(this)), units_(new QPushButton), undo_(new QToolButton),
+      redo_(new QToolButton) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     setFixedHeight(48);
@@ -39,8 +43,8 @@ TopBar::TopBar(Document& document, QWidget* parent)
         document_.setUnits({imperial, imperial});
     });
     line->addWidget(units_);
-    for (const auto& [button, icon, name] :
-         {std::tuple{undo_, ":/look/icons/undo.svg", tr("Undo")}, {redo_, ":/look/icons/redo.svg", tr("Redo")}}) {
+    for (const auto& [button, icon, name] : {std::tuple{undo_, ":/look/icons/undo.svg", tr("Undo")},
+                                             {redo_, ":/look/icons/redo.svg", tr("Redo")}}) {
         button->setIcon(QIcon(QString::fromLatin1(icon)));
         button->setIconSize({22, 22});
         button->setFixedSize(40, 40);
@@ -74,18 +78,24 @@ void TopBar::refresh() {
     const QUndoStack& stack = document_.undoStack();
     undo_->setEnabled(stack.canUndo());
     redo_->setEnabled(stack.canRedo());
-    undo_->setToolTip(stack.canUndo() ? tr("Undo %1  (Ctrl+Z)").arg(stack.undoText()) : tr("Nothing to undo"));
-    redo_->setToolTip(stack.canRedo() ? tr("Redo %1  (Ctrl+Shift+Z)").arg(stack.redoText()) : tr("Nothing to redo"));
-    book_->setText(open ? QFileInfo(text(document_.book().path())).completeBaseName() : tr("Dynamet"));
+    undo_->setToolTip(stack.canUndo() ? tr("Undo %1  (Ctrl+Z)").arg(stack.undoText())
+                                      : tr("Nothing to undo"));
+    redo_->setToolTip(stack.canRedo() ? tr("Redo %1  (Ctrl+Shift+Z)").arg(stack.redoText())
+                                      : tr("Nothing to redo"));
+    book_->setText(open ? QFileInfo(text(document_.book().path())).completeBaseName()
+                        : tr("Dynamet"));
     const kitchen::Site* site = open ? findSite(document_.kitchen(), siteId_) : nullptr;
     if (!site && open && !document_.kitchen().sites.empty())
         site = &document_.kitchen().sites.front();
-    site_->setText(site ? tr("%1 · %2 m · water boils at %3")
-                              .arg(text(site->name))
-                              .arg(site->altitudeM)
-                              .arg(text(printFixed(numberIn(boilingPointAt(*site), document_.units().temperature()), 1)) +
-                                   QStringLiteral(" ") + QString::fromUtf8(unitSign(document_.units().temperature())))
-                        : QString());
+    site_->setText(
+        site ? tr("%1 · %2 m · water boils at %3")
+                   .arg(text(site->name))
+                   .arg(site->altitudeM)
+                   .arg(text(printFixed(
+                            numberIn(boilingPointAt(*site), document_.units().temperature()), 1)) +
+                        QStringLiteral(" ") +
+                        QString::fromUtf8(unitSign(document_.units().temperature())))
+             : QString());
 }
 
 } // namespace dynamet::app

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "quantity/print.h"
@@ -18,7 +21,11 @@ struct Units {
     bool operator==(const Units&) const = default;
 };
 
-inline QString text(const std::string& s) { return QString::fromStdString(s); }
-inline std::string plain(const QString& s) { return s.toStdString(); }
+inline QString text(const std::string& s) {
+    return QString::fromStdString(s);
+}
+inline std::string plain(const QString& s) {
+    return s.toStdString();
+}
 
 } // namespace dynamet::app

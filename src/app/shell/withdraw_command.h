@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "app/shell/document.h"
@@ -6,7 +9,8 @@
 
 namespace dynamet::app {
 
-/// Something that was added to the book: undo withdraws it, redo brings it back; nothing is deleted.
+/// Something that was added to the book: undo withdraws it, redo brings it back; nothing is
+/// deleted.
 class WithdrawCommand : public QUndoCommand {
   public:
     using Withdraw = std::function<Result<bool>(book::Book&, std::optional<book::When>)>;

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/translate/outcome_pane.h"
 
 #include "app/look/palette.h"
@@ -7,8 +10,8 @@
 namespace dynamet::app {
 
 OutcomePane::OutcomePane(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), readout_(new QLabel), under_(new QLabel), plot_(new Plot),
-      facts_(new QWidget), safety_(new QLabel) {
+    : QWidget(parent), document_(document), readout_(new QLabel), under_(new QLabel),
+      plot_(new Plot), facts_(new QWidget), safety_(new QLabel) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
@@ -49,7 +52,8 @@ void OutcomePane::drawProfile(const translate::Prepared& prepared) {
     const auto& profile = prepared.outcome.peakProfileK;
     QVector<double> depth, celsius;
     for (std::size_t i = 0; i < profile.size(); ++i) {
-        const double place = prepared.request.piece.thicknessM * static_cast<double>(i) / static_cast<double>(profile.size() - 1);
+        const double place = prepared.request.piece.thicknessM * static_cast<double>(i) /
+                             static_cast<double>(profile.size() - 1);
         depth << (document_.units().inches ? place / 0.0254 : place * 1000);
         celsius << numberIn(Temperature::kelvin(profile[i]), unit);
     }
@@ -63,7 +67,8 @@ void OutcomePane::drawProfile(const translate::Prepared& prepared) {
     curve->setData(order, celsius, depth, true);
     curve->setPen(QPen(look::kReference, 1));
     auto* grey = new QCPItemStraightLine(plot_);
-    const double greying = numberIn(Temperature::kelvin(prepared.request.piece.food.greyingK), unit);
+    const double greying =
+        numberIn(Temperature::kelvin(prepared.request.piece.food.greyingK), unit);
     grey->point1->setCoords(greying, 0);
     grey->point2->setCoords(greying, 1);
     grey->setPen(QPen(look::kAccent, 1, Qt::DashLine));
@@ -77,7 +82,8 @@ void OutcomePane::drawProfile(const translate::Prepared& prepared) {
 
 void OutcomePane::show(const translate::Prepared& prepared) {
     const auto units = document_.units();
-    readout_->setText(text(printTemperature(Temperature::kelvin(prepared.outcome.peakK), units.temperature())));
+    readout_->setText(
+        text(printTemperature(Temperature::kelvin(prepared.outcome.peakK), units.temperature())));
     under_->setText(tr("at the core, after the rest. Dashed: above it this food turns grey."));
     plot_->show();
     drawProfile(prepared);
@@ -95,7 +101,8 @@ void OutcomePane::show(const translate::Prepared& prepared) {
         grid->addWidget(new QLabel(text(value)), row++, 1);
     }
     const QString safety = text(safetyLine(prepared, units.wording()));
-    safety_->setObjectName(safety.startsWith(QLatin1Char('!')) ? QStringLiteral("caution") : QStringLiteral("good"));
+    safety_->setObjectName(safety.startsWith(QLatin1Char('!')) ? QStringLiteral("caution")
+                                                               : QStringLiteral("good"));
     safety_->setStyleSheet(safety.startsWith(QLatin1Char('!'))
                                ? QStringLiteral("color:#7a4c00;background:#f7eacc;padding:6px 8px")
                                : QStringLiteral("color:#2b5f45"));

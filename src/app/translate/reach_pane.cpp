@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/translate/reach_pane.h"
 
 #include "app/look/palette.h"
@@ -9,9 +12,11 @@
 namespace dynamet::app {
 
 ReachPane::ReachPane(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), model_(new RowsModel(document, this)), progress_(new QLabel),
-      list_(new QListView), stack_(new QStackedWidget), detailTitle_(new QLabel), detailPull_(new QLabel),
-      detailLines_(new QLabel), detailWarnings_(new QLabel), curves_(new Plot), back_(new QPushButton(tr("Back to all rows"))) {
+    : QWidget(parent), document_(document), model_(new RowsModel(document, this)),
+      progress_(new QLabel), list_(new QListView), stack_(new QStackedWidget),
+      detailTitle_(new QLabel), detailPull_(new QLabel), detailLines_(new QLabel),
+      detailWarnings_(new QLabel), curves_(new Plot),
+      back_(new QPushButton(tr("Back to all rows"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
@@ -45,11 +50,14 @@ QWidget* ReachPane::buildList() {
     list_->setAccessibleName(tr("Rows of the translation"));
     list_->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    connect(list_, &QListView::activated, this, [this](const QModelIndex& index) { openRow(index.row()); });
-    connect(list_, &QListView::clicked, this, [this](const QModelIndex& index) { openRow(index.row()); });
+    connect(list_, &QListView::activated, this,
+            [this](const QModelIndex& index) { openRow(index.row()); });
+    connect(list_, &QListView::clicked, this,
+            [this](const QModelIndex& index) { openRow(index.row()); });
     box->addWidget(list_, 1);
-    auto* legend = new QLabel(tr("Bar: from look to latest, the thick mark is expected; hatched: may be past the band; "
-                                 "hollow triangle: where the rule of thumb would pull."));
+    auto* legend = new QLabel(
+        tr("Bar: from look to latest, the thick mark is expected; hatched: may be past the band; "
+           "hollow triangle: where the rule of thumb would pull."));
     legend->setObjectName(QStringLiteral("quiet"));
     legend->setWordWrap(true);
     legend->setContentsMargins(14, 4, 14, 0);
@@ -80,7 +88,8 @@ QWidget* ReachPane::buildDetail() {
     box->addWidget(back_, 0, Qt::AlignLeft);
     box->addWidget(detailTitle_);
     box->addWidget(detailPull_);
-    auto* legend = new QLabel(tr("Thick: core (dotted: core in the recipe). Rust: the face that lay down first; dashed: the other."));
+    auto* legend = new QLabel(tr("Thick: core (dotted: core in the recipe). Rust: the face that "
+                                 "lay down first; dashed: the other."));
     legend->setObjectName(QStringLiteral("quiet"));
     legend->setWordWrap(true);
     box->addWidget(curves_, 1);
@@ -91,14 +100,21 @@ QWidget* ReachPane::buildDetail() {
 }
 
 void ReachPane::showProgress(int done, int total) {
-    progress_->setText(done < total ? tr("%1 of %2").arg(done).arg(total) : tr("%1 rows").arg(total));
+    progress_->setText(done < total ? tr("%1 of %2").arg(done).arg(total)
+                                    : tr("%1 rows").arg(total));
 }
 
-void ReachPane::showProblem(const QString& words) { progress_->setText(words); }
+void ReachPane::showProblem(const QString& words) {
+    progress_->setText(words);
+}
 
-bool ReachPane::isOpen() const { return stack_->currentIndex() == 1; }
+bool ReachPane::isOpen() const {
+    return stack_->currentIndex() == 1;
+}
 
-std::optional<translate::Target> ReachPane::openTarget() const { return isOpen() ? open_ : std::nullopt; }
+std::optional<translate::Target> ReachPane::openTarget() const {
+    return isOpen() ? open_ : std::nullopt;
+}
 
 void ReachPane::openRow(int at) {
     if (at < 0 || at >= model_->rowCount() || model_->item(at).pending)
@@ -123,7 +139,8 @@ void ReachPane::refreshOpenRow() {
             continue;
         const auto units = document_.units().wording();
         detailTitle_->setText(text(rowTitle(item.row, document_.kitchen())));
-        detailPull_->setText(item.row.reached ? text(pullWords(item.row, units)) : tr("not reached"));
+        detailPull_->setText(item.row.reached ? text(pullWords(item.row, units))
+                                              : tr("not reached"));
         QStringList lines, warnings;
         for (const std::string& line : detailLines(item.row, *model_->prepared(), units))
             lines << text(line);
@@ -145,7 +162,8 @@ void ReachPane::drawCurves(const translate::Row& row) {
     if (!outcome)
         return;
     const Units& units = document_.units();
-    const auto seriesOf = [](const std::vector<cook::Sample>& samples, double cook::Sample::*member) {
+    const auto seriesOf = [](const std::vector<cook::Sample>& samples,
+                             double cook::Sample::*member) {
         Series out;
         for (const cook::Sample& s : samples) {
             out.timeS.push_back(s.timeS);
@@ -154,10 +172,14 @@ void ReachPane::drawCurves(const translate::Row& row) {
         return out;
     };
     auto* rect = curves_->axisRect();
-    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::bottomK), look::kAccent, units);
-    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::topK), look::kInk, units, Qt::DashLine);
-    curves_->addLine(rect, seriesOf(model_->prepared()->outcome.samples, &cook::Sample::coreK), look::kReference, units, Qt::DotLine);
-    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::coreK), look::kReference, units)
+    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::bottomK), look::kAccent,
+                     units);
+    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::topK), look::kInk, units,
+                     Qt::DashLine);
+    curves_->addLine(rect, seriesOf(model_->prepared()->outcome.samples, &cook::Sample::coreK),
+                     look::kReference, units, Qt::DotLine);
+    curves_
+        ->addLine(rect, seriesOf(outcome->samples, &cook::Sample::coreK), look::kReference, units)
         ->setPen(QPen(look::kReference, 2));
     curves_->xAxis->setLabel(tr("minutes, rest included"));
     curves_->yAxis->setLabel(QString::fromUtf8(unitSign(units.temperature())));

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/translate/row_delegate.h"
 
 #include "app/look/palette.h"
@@ -13,7 +16,9 @@ constexpr int kHeight = 66, kEdge = 12, kBarTop = 46, kBarHeight = 12;
 struct Axis {
     int left, width;
     double endS;
-    int at(double seconds) const { return left + static_cast<int>(std::min(1.0, seconds / endS) * width); }
+    int at(double seconds) const {
+        return left + static_cast<int>(std::min(1.0, seconds / endS) * width);
+    }
 };
 
 void paintTriangle(QPainter& p, int x, int top) {
@@ -30,20 +35,25 @@ void paintBar(QPainter& p, const Axis& axis, int top, const translate::Row& row)
         return;
     }
     const translate::Window& w = *row.window;
-    const int look = axis.at(w.lookS), latest = w.latestS ? axis.at(*w.latestS) : axis.left + axis.width;
+    const int look = axis.at(w.lookS),
+              latest = w.latestS ? axis.at(*w.latestS) : axis.left + axis.width;
     p.fillRect(QRect(look, top, std::max(2, latest - look), kBarHeight), QColor(0xb3, 0xc0, 0xc4));
     if (w.overshootS && axis.at(*w.overshootS) < latest) {
         const int over = axis.at(*w.overshootS);
-        p.fillRect(QRect(over, top, latest - over, kBarHeight), QBrush(QColor(0x7a, 0x88, 0x8b), Qt::BDiagPattern));
+        p.fillRect(QRect(over, top, latest - over, kBarHeight),
+                   QBrush(QColor(0x7a, 0x88, 0x8b), Qt::BDiagPattern));
     }
     p.fillRect(QRect(axis.at(w.expectS) - 1, top - 3, 3, kBarHeight + 6), look::kInk);
 }
 
 } // namespace
 
-QSize RowDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const { return {200, kHeight}; }
+QSize RowDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const {
+    return {200, kHeight};
+}
 
-void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
+void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
+                        const QModelIndex& index) const {
     const auto* model = qobject_cast<const RowsModel*>(index.model());
     const RowsModel::Item& item = model->item(index.row());
     const translate::Row& row = item.row;
@@ -64,7 +74,8 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, c
     p.setPen(item.pending || !row.reached ? look::kQuietInk : look::kInk);
     const QString right = item.pending || !row.reached ? QString() : text(pullAlone(row, units));
     const int rightWidth = QFontMetrics(look::textFont(13)).horizontalAdvance(right) + 8;
-    p.drawText(first, Qt::AlignVCenter, p.fontMetrics().elidedText(title, Qt::ElideRight, first.width() - rightWidth));
+    p.drawText(first, Qt::AlignVCenter,
+               p.fontMetrics().elidedText(title, Qt::ElideRight, first.width() - rightWidth));
     p.setFont(look::textFont(13));
     if (item.pending) {
         p.drawText(second, Qt::AlignVCenter, QObject::tr("being computed"));
@@ -79,14 +90,17 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option, c
         return;
     }
     p.drawText(first, Qt::AlignVCenter | Qt::AlignRight, right);
-    QString crust = model->prepared() ? text(crustWords(row, model->prepared()->outcome)) : QString();
+    QString crust =
+        model->prepared() ? text(crustWords(row, model->prepared()->outcome)) : QString();
     p.drawText(second, Qt::AlignVCenter, text(timeWords(row)));
     QString caution;
     for (const auto& warning : row.warnings)
-        if (warning.code == "below_minimum" || warning.code == "scorched" || warning.code == "danger_zone")
-            caution = QObject::tr("! %1").arg(warning.code == "below_minimum" ? QObject::tr("below minimum")
-                                              : warning.code == "scorched"    ? QObject::tr("scorched")
-                                                                              : QObject::tr("too long warm"));
+        if (warning.code == "below_minimum" || warning.code == "scorched" ||
+            warning.code == "danger_zone")
+            caution = QObject::tr("! %1").arg(
+                warning.code == "below_minimum" ? QObject::tr("below minimum")
+                : warning.code == "scorched"    ? QObject::tr("scorched")
+                                                : QObject::tr("too long warm"));
         else if (warning.code == "assumed_field" && caution.isEmpty())
             caution = QObject::tr("assumed");
     p.drawText(second, Qt::AlignVCenter | Qt::AlignRight, crust);

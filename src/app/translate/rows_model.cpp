@@ -1,10 +1,14 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/translate/rows_model.h"
 
 #include <algorithm>
 
 namespace dynamet::app {
 
-RowsModel::RowsModel(Document& document, QObject* parent) : QAbstractListModel(parent), document_(document) {}
+RowsModel::RowsModel(Document& document, QObject* parent)
+    : QAbstractListModel(parent), document_(document) {}
 
 int RowsModel::rowCount(const QModelIndex& parent) const {
     return parent.isValid() ? 0 : static_cast<int>(items_.size());
@@ -21,7 +25,8 @@ QVariant RowsModel::data(const QModelIndex& index, int role) const {
         return tr("%1: being computed").arg(title);
     if (!it.row.reached)
         return tr("%1: not reached, %2").arg(title, text(it.row.reason));
-    QString words = title + QStringLiteral(", ") + text(pullWords(it.row, document_.units().wording()));
+    QString words =
+        title + QStringLiteral(", ") + text(pullWords(it.row, document_.units().wording()));
     if (it.row.window)
         words += QStringLiteral(", ") + text(windowWords(*it.row.window));
     if (prepared_)
@@ -35,8 +40,8 @@ void RowsModel::begin(TranslationWorker::PreparedPointer prepared) {
     prepared_ = std::move(prepared);
     const bool same = items_.size() == prepared_->targets.size() &&
                       std::all_of(items_.begin(), items_.end(), [this](const Item& it) {
-                          return std::find(prepared_->targets.begin(), prepared_->targets.end(), it.row.target) !=
-                                 prepared_->targets.end();
+                          return std::find(prepared_->targets.begin(), prepared_->targets.end(),
+                                           it.row.target) != prepared_->targets.end();
                       });
     if (same) {
         markPending();
@@ -96,7 +101,9 @@ void RowsModel::rank() {
     emit layoutChanged();
 }
 
-double RowsModel::axisEndS() const { return translate::axisEndS(rows()); }
+double RowsModel::axisEndS() const {
+    return translate::axisEndS(rows());
+}
 
 std::vector<translate::Row> RowsModel::rows() const {
     std::vector<translate::Row> out;

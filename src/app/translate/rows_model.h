@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "app/shell/document.h"
@@ -7,8 +10,8 @@
 
 namespace dynamet::app {
 
-/// The rows of a translation in the order they are shown. They keep their places while `held`; ranked
-/// again otherwise.
+/// The rows of a translation in the order they are shown. They keep their places while `held`;
+/// ranked again otherwise.
 class RowsModel : public QAbstractListModel {
     Q_OBJECT
   public:

@@ -1,9 +1,13 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/translate/translate_page.h"
 
 #include "formats/snapshot_json.h"
 
 #include <QFrame>
 #include <QHBoxLayout>
+#include <nlohmann/json.hpp>
 
 namespace dynamet::app {
 namespace {
@@ -11,8 +15,8 @@ constexpr int kCoalesceMs = 12; // a slider sends faster than that
 }
 
 TranslatePage::TranslatePage(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), written_(new WrittenPane(document)), outcome_(new OutcomePane(document)),
-      reach_(new ReachPane(document)) {
+    : QWidget(parent), document_(document), written_(new WrittenPane(document)),
+      outcome_(new OutcomePane(document)), reach_(new ReachPane(document)) {
     auto* box = new QHBoxLayout(this);
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(1);
@@ -28,7 +32,8 @@ TranslatePage::TranslatePage(Document& document, QWidget* parent)
         if (active_)
             asked_.start();
     });
-    connect(written_, &WrittenPane::held, this, [this](bool down) { reach_->rows().setHeld(down); });
+    connect(written_, &WrittenPane::held, this,
+            [this](bool down) { reach_->rows().setHeld(down); });
     connect(&worker_, &TranslationWorker::preparedReady, this, [this] {
         outcome_->show(*worker_.prepared());
         reach_->rows().begin(worker_.prepared());
@@ -38,12 +43,13 @@ TranslatePage::TranslatePage(Document& document, QWidget* parent)
         outcome_->showProblem(tr("! %1").arg(reason));
         reach_->showProblem(tr("No row: the recipe cannot be simulated where it was written."));
     });
-    connect(&worker_, &TranslationWorker::rowReady, this, [this](const translate::Row& row, bool complete) {
-        reach_->rows().take(row, complete);
-        reach_->showProgress(worker_.done(), worker_.total());
-        if (reach_->openTarget() == row.target)
-            reach_->refreshOpenRow();
-    });
+    connect(&worker_, &TranslationWorker::rowReady, this,
+            [this](const translate::Row& row, bool complete) {
+                reach_->rows().take(row, complete);
+                reach_->showProgress(worker_.done(), worker_.total());
+                if (reach_->openTarget() == row.target)
+                    reach_->refreshOpenRow();
+            });
     connect(&worker_, &TranslationWorker::finished, this, [this] { reach_->rows().rank(); });
     connect(reach_, &ReachPane::keepWanted, this, &TranslatePage::keep);
 }
@@ -82,8 +88,10 @@ void TranslatePage::keep() {
         return;
     }
     const auto done = document_.keepTranslation(
-        recipe->id, formats::snapshotJson(*worker_.prepared(), reach_->rows().rows()).dump(), worker_.prepared()->request.seed);
-    document_.say(done ? tr("Kept, with everything it was computed from.") : text(done.error().message));
+        recipe->id, formats::snapshotJson(*worker_.prepared(), reach_->rows().rows()).dump(),
+        worker_.prepared()->request.seed);
+    document_.say(done ? tr("Kept, with everything it was computed from.")
+                       : text(done.error().message));
 }
 
 } // namespace dynamet::app

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/translate/translation_worker.h"
 
 #include "app/shell/units.h"
@@ -7,7 +10,9 @@
 
 namespace dynamet::app {
 
-TranslationWorker::TranslationWorker(QObject* parent) : QObject(parent) { pool_.setMaxThreadCount(2); }
+TranslationWorker::TranslationWorker(QObject* parent) : QObject(parent) {
+    pool_.setMaxThreadCount(2);
+}
 
 TranslationWorker::~TranslationWorker() {
     cancel();
@@ -21,7 +26,8 @@ void TranslationWorker::cancel() {
     pending_ = 0;
 }
 
-void TranslationWorker::start(const translate::Request& request, const std::vector<translate::Target>& first) {
+void TranslationWorker::start(const translate::Request& request,
+                              const std::vector<translate::Target>& first) {
     cancel();
     stop_ = std::stop_source();
     prepared_.reset();
@@ -39,17 +45,21 @@ void TranslationWorker::start(const translate::Request& request, const std::vect
             return;
         }
         auto shared = std::make_shared<const translate::Prepared>(std::move(*prepared));
-        QMetaObject::invokeMethod(this, [this, id, shared, first] { takePrepared(id, shared, first); });
+        QMetaObject::invokeMethod(this,
+                                  [this, id, shared, first] { takePrepared(id, shared, first); });
     });
 }
 
-void TranslationWorker::takePrepared(quint64 id, PreparedPointer prepared, const std::vector<translate::Target>& first) {
+void TranslationWorker::takePrepared(quint64 id, PreparedPointer prepared,
+                                     const std::vector<translate::Target>& first) {
     if (id != id_)
         return;
     prepared_ = prepared;
     std::vector<translate::Target> order = prepared->targets;
     std::stable_sort(order.begin(), order.end(), [&](const auto& a, const auto& b) {
-        const auto early = [&](const auto& t) { return std::find(first.begin(), first.end(), t) != first.end(); };
+        const auto early = [&](const auto& t) {
+            return std::find(first.begin(), first.end(), t) != first.end();
+        };
         return early(a) && !early(b);
     });
     total_ = pending_ = static_cast<int>(order.size());

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "translate/translate.h"
@@ -9,8 +12,9 @@
 
 namespace dynamet::app {
 
-/// Runs translations off the interface's thread: one request at a time, the newest wins. A request is
-/// a whole snapshot of values; answers come by signal with the request's id, stale ones are dropped.
+/// Runs translations off the interface's thread: one request at a time, the newest wins. A request
+/// is a whole snapshot of values; answers come by signal with the request's id, stale ones are
+/// dropped.
 class TranslationWorker : public QObject {
     Q_OBJECT
   public:
@@ -33,7 +37,8 @@ class TranslationWorker : public QObject {
     void finished();
 
   private:
-    void takePrepared(quint64 id, PreparedPointer prepared, const std::vector<translate::Target>& first);
+    void takePrepared(quint64 id, PreparedPointer prepared,
+                      const std::vector<translate::Target>& first);
     void takeRow(quint64 id, const translate::Row& row, bool complete);
     QThreadPool pool_;
     quint64 id_ = 0;

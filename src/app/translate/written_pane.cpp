@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/translate/written_pane.h"
 
 #include "app/look/palette.h"
@@ -18,9 +21,11 @@ QString marked(const std::string& recipe) {
     };
     for (const recipe::HeatWord& word : recipe::findHeatWords(recipe)) {
         out += plainPart(at, word.begin);
-        const bool heat = word.kind != recipe::HeatWordKind::length && word.kind != recipe::HeatWordKind::time;
+        const bool heat =
+            word.kind != recipe::HeatWordKind::length && word.kind != recipe::HeatWordKind::time;
         out += QStringLiteral("<span style='background:%1'>%2</span>")
-                   .arg(heat ? QStringLiteral("#f3dcc9") : QStringLiteral("#dfe6e6"), plainPart(word.begin, word.end));
+                   .arg(heat ? QStringLiteral("#f3dcc9") : QStringLiteral("#dfe6e6"),
+                        plainPart(word.begin, word.end));
         at = word.end;
     }
     return out + plainPart(at, recipe.size());
@@ -29,8 +34,8 @@ QString marked(const std::string& recipe) {
 } // namespace
 
 WrittenPane::WrittenPane(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), chooser_(new QComboBox), text_(new QLabel), facts_(new QLabel),
-      piece_(new QLabel) {
+    : QWidget(parent), document_(document), chooser_(new QComboBox), text_(new QLabel),
+      facts_(new QLabel), piece_(new QLabel) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     thickness_ = new StepperSlider(
@@ -42,7 +47,9 @@ WrittenPane::WrittenPane(Document& document, QWidget* parent)
         });
     start_ = new StepperSlider(
         tr("Start"), kZeroCelsiusK, kZeroCelsiusK + 30, 1,
-        [this](double k) { return text(printTemperature(Temperature::kelvin(k), document_.units().temperature())); },
+        [this](double k) {
+            return text(printTemperature(Temperature::kelvin(k), document_.units().temperature()));
+        },
         [this](const QString& typed) {
             const auto t = parseTemperature(plain(typed), document_.units().temperature());
             return t ? std::optional(t->kelvin()) : std::nullopt;
@@ -108,7 +115,8 @@ void WrittenPane::fillRecipes() {
 const book::RecipeRecord* WrittenPane::recipe() const {
     const int at = chooser_->currentIndex();
     const auto& all = document_.recipes();
-    return at >= 0 && at < static_cast<int>(all.size()) ? &all[static_cast<std::size_t>(at)] : nullptr;
+    return at >= 0 && at < static_cast<int>(all.size()) ? &all[static_cast<std::size_t>(at)]
+                                                        : nullptr;
 }
 
 void WrittenPane::chooseRecipe(const std::string& id) {

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include "app/shell/document.h"
@@ -9,8 +12,8 @@
 
 namespace dynamet::app {
 
-/// Written for: the recipe's text with its heat words marked, where it was written, the piece, and the
-/// what-if sliders for thickness and start.
+/// Written for: the recipe's text with its heat words marked, where it was written, the piece, and
+/// the what-if sliders for thickness and start.
 class WrittenPane : public QWidget {
     Q_OBJECT
   public:

@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #include "app/widgets/stepper_slider.h"
 
 #include <QHBoxLayout>
@@ -7,8 +10,8 @@
 
 namespace dynamet::app {
 
-StepperSlider::StepperSlider(const QString& name, double low, double high, double step, Print print, Parse parse,
-                             QWidget* parent)
+StepperSlider::StepperSlider(const QString& name, double low, double high, double step, Print print,
+                             Parse parse, QWidget* parent)
     : QWidget(parent), low_(low), step_(step), print_(std::move(print)), parse_(std::move(parse)),
       slider_(new QSlider(Qt::Horizontal)), field_(new QLineEdit) {
     auto* box = new QVBoxLayout(this);
@@ -33,7 +36,8 @@ StepperSlider::StepperSlider(const QString& name, double low, double high, doubl
         b->setFixedSize(32, 32);
         b->setAccessibleName(words);
         b->setAutoRepeat(true);
-        connect(b, &QToolButton::clicked, this, [this, by] { slider_->setValue(slider_->value() + by); });
+        connect(b, &QToolButton::clicked, this,
+                [this, by] { slider_->setValue(slider_->value() + by); });
         return b;
     };
     line->addWidget(button(":/look/icons/minus.svg", tr("Less %1").arg(name.toLower()), -1));
@@ -53,7 +57,9 @@ StepperSlider::StepperSlider(const QString& name, double low, double high, doubl
     });
 }
 
-double StepperSlider::value() const { return low_ + step_ * slider_->value(); }
+double StepperSlider::value() const {
+    return low_ + step_ * slider_->value();
+}
 
 void StepperSlider::setValue(double value) {
     const QSignalBlocker quiet(slider_);
@@ -61,6 +67,8 @@ void StepperSlider::setValue(double value) {
     refreshText();
 }
 
-void StepperSlider::refreshText() { field_->setText(print_(value())); }
+void StepperSlider::refreshText() {
+    field_->setText(print_(value()));
+}
 
 } // namespace dynamet::app

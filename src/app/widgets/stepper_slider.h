@@ -1,3 +1,6 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
 #pragma once
 
 #include <QLineEdit>
@@ -15,8 +18,8 @@ class StepperSlider : public QWidget {
   public:
     using Print = std::function<QString(double)>;
     using Parse = std::function<std::optional<double>(const QString&)>;
-    StepperSlider(const QString& name, double low, double high, double step, Print print, Parse parse,
-                  QWidget* parent = nullptr);
+    StepperSlider(const QString& name, double low, double high, double step, Print print,
+                  Parse parse, QWidget* parent = nullptr);
     double value() const;
     /// Sets without telling.
     void setValue(double value);

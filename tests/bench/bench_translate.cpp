@@ -1,0 +1,81 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// All rows of the demo kitchen with their windows, on one and on two threads, and the first row alone;
+// solves per row are printed beside.
+#include "book/kitchen_store.h"
+#include "book/recipe_store.h"
+#include "translate/translate.h"
+
+#include <atomic>
+#include <benchmark/benchmark.h>
+#include <thread>
+
+namespace {
+
+using namespace dynamet;
+
+const translate::Request& request() {
+    static const translate::Request made = [] {
+        auto book = book::Book::open(DEMO_BOOK);
+        translate::Request r;
+        r.kitchen = *loadKitchen(*book);
+        const auto recipe = loadRecipes(*book, r.kitchen)->front();
+        r.piece = recipe.piece;
+        r.reference = recipe.reference;
+        r.goal = recipe.goal;
+        return r;
+    }();
+    return made;
+}
+
+void reference(benchmark::State& state) {
+    for (auto _ : state)
+        benchmark::DoNotOptimize(translate::prepare(request()).has_value());
+}
+
+void allRows(benchmark::State& state) {
+    const auto threads = static_cast<std::size_t>(state.range(0));
+    std::atomic<long> solves = 0;
+    std::size_t rows = 0;
+    for (auto _ : state) {
+        const auto prepared = *translate::prepare(request());
+        rows = prepared.targets.size();
+        solves = 0;
+        std::atomic<std::size_t> next = 0;
+        std::vector<std::jthread> workers;
+        for (std::size_t t = 0; t < threads; ++t)
+            workers.emplace_back([&] {
+                for (std::size_t i = next++; i < prepared.targets.size(); i = next++) {
+                    auto row = translate::solveRow(prepared, prepared.targets[i]);
+                    translate::addWindow(prepared, row);
+                    solves += row.solves;
+                }
+            });
+    }
+    state.counters["rows"] = static_cast<double>(rows);
+    state.counters["solves_per_row"] = static_cast<double>(solves) / static_cast<double>(rows);
+}
+
+void firstRow(benchmark::State& state) {
+    for (auto _ : state) {
+        const auto prepared = *translate::prepare(request());
+        benchmark::DoNotOptimize(translate::solveRow(prepared, prepared.targets.front()).reached);
+    }
+}
+
+void whatIf(benchmark::State& state) { // one row anew with its window, as a slider asks
+    const auto prepared = *translate::prepare(request());
+    auto row = translate::solveRow(prepared, prepared.targets[1]);
+    for (auto _ : state)
+        translate::addWindow(prepared, row);
+}
+
+BENCHMARK(reference)->Name("translate/reference_alone")->Unit(benchmark::kMillisecond);
+BENCHMARK(firstRow)->Name("translate/until_the_first_row")->Unit(benchmark::kMillisecond)->UseRealTime();
+BENCHMARK(whatIf)->Name("translate/window_of_one_row")->Unit(benchmark::kMillisecond);
+BENCHMARK(allRows)->Name("translate/all_rows_threads")->Arg(1)->Arg(2)->Unit(benchmark::kMillisecond)->UseRealTime();
+
+} // namespace
+
+BENCHMARK_MAIN();

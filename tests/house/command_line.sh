@@ -1,0 +1,63 @@
+#!/usr/bin/env bash
+# dynamet-cli as a stranger would call it: exit status, JSON, reasons.
+set -u
+cli=$1 demo=$2 source=$3
+work=$(mktemp -d); trap 'rm -rf "$work"' EXIT
+failures=0
+no() { echo "FAILED: $*"; failures=$((failures + 1)); }
+
+# expect STATUS WORDS COMMAND…: exit status, and words in the output (stdout and stderr).
+expect() {
+  local status=$1 words=$2; shift 2
+  "$@" > "$work/out" 2> "$work/err"; local got=$?
+  [[ $got -eq $status ]] || no "$* ended $got, not $status: $(cat "$work/err")"
+  grep -qF -- "$words" "$work/out" "$work/err" || no "$* does not say \"$words\": $(head -c 400 "$work/out" "$work/err")"
+}
+# json FIELD: a value of the last --json output.
+json() { python3 -c "import json,sys; print(eval('d'+sys.argv[2], {'d': json.load(open(sys.argv[1]))}))" "$work/out" "$1"; }
+
+cp "$demo/demo.dynamet" "$work/k.dynamet"
+cat > "$work/case.json" <<'J'
+{"piece": {"shape": "slab", "thickness_m": 0.03, "properties": {"k": 0.45, "rho": 1050, "c": 3500}, "start_C": 5},
+ "stages": [{"duration_s": 900, "top": {"air_C": 200, "h": 15}, "bottom": {"plate": {"C": 230, "contact": 400}}, "turn_after": false}],
+ "report_every_s": 30, "pressure_Pa": 101325}
+J
+expect 0 core_at_end_C "$cli" simulate "$work/case.json" --json
+[[ $(json "['t_s'][-1]") == 900.0 && $(json "['format']") == dynamet-simulate-result ]] || no "the end of the case"
+sed 's/"slab"/"block"/' "$work/case.json" > "$work/block.json"
+expect 1 "needs the cross-section solver" "$cli" simulate "$work/block.json"
+expect 1 unsupported "$cli" simulate "$work/block.json" --json
+sed 's/"h": 15/"hh": 15/' "$work/case.json" > "$work/key.json"
+expect 2 '"hh" is not known' "$cli" simulate "$work/key.json"
+expect 1 "No such file" "$cli" simulate "$work/nowhere.json"
+echo '{"piece": {' > "$work/broken.json"
+expect 1 "no JSON" "$cli" simulate "$work/broken.json"
+
+log="$demo/logs/deck-180-evening.csv"
+expect 0 "settles at" "$cli" rate preheat --log "$log" --with set_C=180
+expect 0 air_K "$cli" rate preheat --log "$log" --with set_C=180 --json
+[[ $(json "['quantities'][0]['name']") == air_K && $(json "['quantities'][0]['bound']") == none ]] || no "the first quantity"
+expect 2 "does not know the value" "$cli" rate preheat --log "$log" --with set_K=180
+expect 2 "no role" "$cli" rate preheat --log "$log" --column "Probe B (°C)=water"
+expect 2 "" "$cli" rate tea-leaves --log "$log"
+head -60 "$log" > "$work/short.csv"
+expect 1 "never settled" "$cli" rate preheat --log "$work/short.csv" --with set_C=180
+expect 1 refused "$cli" rate preheat --log "$work/short.csv" --with set_C=180 --json
+printf 'time_s,air C\n0,20\n5,2I\n' > "$work/bad.csv"
+expect 1 "line 3" "$cli" rate preheat --log "$work/bad.csv"
+expect 1 '"line":3' "$cli" rate preheat --log "$work/bad.csv" --json
+
+expect 0 "is whole" "$cli" book check "$work/k.dynamet"
+expect 1 "no kitchen book" "$cli" book check "$source/LICENSE"
+expect 0 "is ready" "$cli" book new "$work/new.dynamet" --site Loft --altitude 1200
+expect 1 "exists already" "$cli" book new "$work/new.dynamet"
+expect 0 measured "$cli" field "$work/k.dynamet" "Deck oven" oven=180C
+expect 1 "the book has" "$cli" field "$work/k.dynamet" "Moon oven"
+expect 2 "off the dial" "$cli" field "$work/k.dynamet" "Deck oven" oven=900C
+expect 0 "pull at" "$cli" translate "$work/k.dynamet" --recipe "Caraway pork loin" --to "Wall fan oven"
+expect 0 look_s "$cli" translate "$work/k.dynamet" --recipe pork-caraway --to "Basket fryer" --json
+[[ $(json "['rows'][0]['appliance']") == "Basket fryer" ]] || no "the row's appliance"
+expect 1 "no recipe" "$cli" translate "$work/k.dynamet" --recipe "Boiled boot"
+expect 2 "" "$cli" dance
+[[ $failures -eq 0 ]] && echo "every call answered as documented"
+exit $((failures > 0))
