@@ -6,7 +6,7 @@
 
 #include <chrono>
 #include <fmt/format.h>
-#include <memory>
+#include <nlohmann/json.hpp>
 
 namespace dynamet::cli {
 namespace {
@@ -16,11 +16,13 @@ book::When now() {
     return {std::chrono::duration_cast<std::chrono::milliseconds>(t).count(), 0};
 }
 
-Result<Answer> check(const std::string& path) {
+} // namespace
+
+Result<Answer> checkBook(const std::string& path) {
     auto book = book::Book::open(path);
     if (!book)
         return tl::unexpected(book.error());
-    const auto found = checkBook(*book);
+    const auto found = book::checkBook(*book);
     if (!found)
         return tl::unexpected(found.error());
     const auto kitchen = loadKitchen(*book);
@@ -29,23 +31,19 @@ Result<Answer> check(const std::string& path) {
     if (*found != "ok")
         return fail(Errc::corruptData, fmt::format("{}: {}", path, *found));
     Answer out;
-    out.json = {{"format", "dynamet-book-check"},
-                {"version", 1},
-                {"ok", true},
-                {"appliances", kitchen->appliances.size()},
-                {"access", book->writable() ? "read_write" : "read_only"}};
+    out.json = nlohmann::json({{"format", "dynamet-book-check"},
+                               {"version", 1},
+                               {"ok", true},
+                               {"appliances", kitchen->appliances.size()},
+                               {"access", book->writable() ? "read_write" : "read_only"}})
+                   .dump();
     out.text =
         fmt::format("{} is whole: {} appliances, {} sites{}", path, kitchen->appliances.size(),
                     kitchen->sites.size(), book->writable() ? "" : ". " + book->accessWords());
     return out;
 }
 
-struct NewOptions {
-    std::string path, site = "Kitchen";
-    double altitude = 0;
-};
-
-Result<Answer> create(const NewOptions& options) {
+Result<Answer> newBook(const NewBookOptions& options) {
     kitchen::Site site;
     site.id = book::newId();
     site.name = options.site;
@@ -58,27 +56,12 @@ Result<Answer> create(const NewOptions& options) {
     if (const auto added = addSite(*book, site, now()); !added)
         return tl::unexpected(added.error());
     Answer out;
-    out.json = {{"format", "dynamet-book-new"}, {"version", 1}, {"path", options.path}};
+    out.json =
+        nlohmann::json({{"format", "dynamet-book-new"}, {"version", 1}, {"path", options.path}})
+            .dump();
     out.text = fmt::format("{} is ready, with the site {} at {} m", options.path, site.name,
                            site.altitudeM);
     return out;
-}
-
-} // namespace
-
-void addBook(CLI::App& app, Run& run) {
-    auto* verb = app.add_subcommand("book", "check a kitchen book, or begin a new one");
-    verb->require_subcommand(1);
-    auto path = std::make_shared<std::string>();
-    auto* checkVerb = verb->add_subcommand("check", "is the book whole?");
-    checkVerb->add_option("BOOK", *path, "the book")->required();
-    checkVerb->callback([&run, path] { run = [path] { return check(*path); }; });
-    auto options = std::make_shared<NewOptions>();
-    auto* newVerb = verb->add_subcommand("new", "begin a new book");
-    newVerb->add_option("BOOK", options->path, "the file to make")->required();
-    newVerb->add_option("--site", options->site, "name of the site");
-    newVerb->add_option("--altitude", options->altitude, "metres above the sea");
-    newVerb->callback([&run, options] { run = [options] { return create(*options); }; });
 }
 
 } // namespace dynamet::cli

@@ -7,16 +7,10 @@
 #include "quantity/print.h"
 
 #include <fmt/format.h>
-#include <memory>
+#include <nlohmann/json.hpp>
 
 namespace dynamet::cli {
-namespace {
-
-struct Options {
-    std::string book, appliance, setting, zone;
-};
-
-Result<Answer> field(const Options& options) {
+Result<Answer> field(const FieldOptions& options) {
     auto book = book::Book::open(options.book);
     if (!book)
         return tl::unexpected(book.error());
@@ -36,10 +30,10 @@ Result<Answer> field(const Options& options) {
         settings.push_back(*one);
     }
     Answer out;
-    out.json = {{"format", "dynamet-field"},
-                {"version", 1},
-                {"appliance", appliance->name},
-                {"fields", nlohmann::json::array()}};
+    nlohmann::json all{{"format", "dynamet-field"},
+                       {"version", 1},
+                       {"appliance", appliance->name},
+                       {"fields", nlohmann::json::array()}};
     out.text = appliance->name;
     for (const auto& setting : settings)
         for (const auto& zone : appliance->zones) {
@@ -51,7 +45,7 @@ Result<Answer> field(const Options& options) {
             auto json = formats::fieldJson(*found);
             json["setting"] = settingText(appliance->controls, setting);
             json["zone"] = zone.name;
-            out.json["fields"].push_back(json);
+            all["fields"].push_back(json);
             const auto shown = representative(
                 *found, placeOf(*kitchen, *appliance, zone.name).site.ambient.kelvin());
             out.text += fmt::format("\n  {:<36} {:<10} {:<14} {}",
@@ -60,19 +54,8 @@ Result<Answer> field(const Options& options) {
                                                      TemperatureUnit::celsius, 1.96 * shown.u),
                                     word(shown.provenance));
         }
+    out.json = all.dump();
     return out;
-}
-
-} // namespace
-
-void addField(CLI::App& app, Run& run) {
-    auto* verb = app.add_subcommand("field", "the heat of an appliance, setting by setting");
-    auto options = std::make_shared<Options>();
-    verb->add_option("BOOK", options->book, "the book")->required();
-    verb->add_option("APPLIANCE", options->appliance, "its name")->required();
-    verb->add_option("SETTING", options->setting, "e.g. oven=180C");
-    verb->add_option("ZONE", options->zone, "e.g. indirect");
-    verb->callback([&run, options] { run = [options] { return field(*options); }; });
 }
 
 } // namespace dynamet::cli

@@ -4,39 +4,111 @@
 #include "cli/verb.h"
 #include "formats/report_json.h"
 
+#include <CLI/CLI.hpp>
 #include <cstdio>
+#include <functional>
+#include <nlohmann/json.hpp>
+
+namespace {
+
+using namespace dynamet;
+using Run = std::function<Result<cli::Answer>()>;
+
+/// Everything that can be typed; filled by the parser.
+struct Typed {
+    std::string path;
+    cli::RateOptions rate;
+    cli::TranslateOptions translate;
+    cli::FieldOptions field;
+    cli::NewBookOptions book;
+    bool json = false;
+    Run run;
+};
+
+void addRate(CLI::App& app, Typed& typed) {
+    auto* verb =
+        app.add_subcommand("rate", "reduce a test to rated quantities with their uncertainty");
+    verb->add_option("PROTOCOL", typed.rate.protocol, "water-heat-up, preheat, block or zone-sweep")
+        ->required()
+        ->check(CLI::IsMember({"water-heat-up", "preheat", "block", "zone-sweep"}));
+    verb->add_option("--log", typed.rate.log, "the log, CSV")->required();
+    verb->add_option("--column", typed.rate.columns, "NAME=ROLE, for each column that is used");
+    verb->add_option("--with", typed.rate.with, "NAME=VALUE, SI");
+    verb->add_flag("--no-lid", typed.rate.noLid, "water-heat-up without a lid");
+    verb->add_flag("--fan", typed.rate.fan, "block in forced air");
+    verb->callback([&typed] { typed.run = [&typed] { return cli::rate(typed.rate); }; });
+}
+
+void addTranslate(CLI::App& app, Typed& typed) {
+    auto* verb = app.add_subcommand("translate", "carry a recipe of the book to other appliances");
+    verb->add_option("BOOK", typed.translate.book, "the book")->required();
+    verb->add_option("--recipe", typed.translate.recipe, "name of the recipe")->required();
+    verb->add_option("--to", typed.translate.to, "an appliance, or all");
+    verb->add_option("--method", typed.translate.method, "straight (through)")
+        ->check(CLI::IsMember({"straight"}));
+    verb->add_flag("--fahrenheit", typed.translate.fahrenheit,
+                   "print and round pull temperatures in °F");
+    verb->callback([&typed] { typed.run = [&typed] { return cli::translate(typed.translate); }; });
+}
+
+void addBook(CLI::App& app, Typed& typed) {
+    auto* verb = app.add_subcommand("book", "check a kitchen book, or begin a new one");
+    verb->require_subcommand(1);
+    auto* check = verb->add_subcommand("check", "is the book whole?");
+    check->add_option("BOOK", typed.path, "the book")->required();
+    check->callback([&typed] { typed.run = [&typed] { return cli::checkBook(typed.path); }; });
+    auto* begin = verb->add_subcommand("new", "begin a new book");
+    begin->add_option("BOOK", typed.book.path, "the file to make")->required();
+    begin->add_option("--site", typed.book.site, "name of the site");
+    begin->add_option("--altitude", typed.book.altitude, "metres above the sea");
+    begin->callback([&typed] { typed.run = [&typed] { return cli::newBook(typed.book); }; });
+    for (CLI::App* inner : {check, begin})
+        inner->add_flag("--json", typed.json, "print JSON");
+}
+
+void addVerbs(CLI::App& app, Typed& typed) {
+    auto* simulate =
+        app.add_subcommand("simulate", "cook a piece between boundaries (CASE.json, SI units)");
+    simulate->add_option("CASE", typed.path, "the case, JSON")->required();
+    simulate->callback([&typed] { typed.run = [&typed] { return cli::simulate(typed.path); }; });
+    addRate(app, typed);
+    addTranslate(app, typed);
+    auto* field = app.add_subcommand("field", "the heat of an appliance, setting by setting");
+    field->add_option("BOOK", typed.field.book, "the book")->required();
+    field->add_option("APPLIANCE", typed.field.appliance, "its name")->required();
+    field->add_option("SETTING", typed.field.setting, "e.g. oven=180C");
+    field->add_option("ZONE", typed.field.zone, "e.g. indirect");
+    field->callback([&typed] { typed.run = [&typed] { return cli::field(typed.field); }; });
+    addBook(app, typed);
+    for (CLI::App* verb : app.get_subcommands({}))
+        verb->add_flag("--json", typed.json, "print JSON");
+}
+
+} // namespace
 
 /// Exit status: 0 done, 1 the work could not be done, 2 wrong use.
 int main(int argc, char** argv) {
-    using namespace dynamet;
     CLI::App app{"Dynamet on the command line: what the window does, as text or JSON"};
     app.require_subcommand(1);
     app.set_version_flag("--version", "dynamet-cli 0.1.0");
-    bool asJson = false;
-    cli::Run run;
-    cli::addSimulate(app, run);
-    cli::addRate(app, run);
-    cli::addTranslate(app, run);
-    cli::addField(app, run);
-    cli::addBook(app, run);
-    for (CLI::App* verb : app.get_subcommands({}))
-        verb->fallthrough()->add_flag("--json", asJson, "print JSON");
+    Typed typed;
+    addVerbs(app, typed);
     try {
         app.parse(argc, argv);
     } catch (const CLI::ParseError& error) {
         return app.exit(error) == 0 ? 0 : 2;
     }
-    const auto answer = run();
-    if (!answer) {
-        const Error& error = answer.error();
-        if (asJson)
-            std::printf("%s\n", formats::errorJson(error).dump().c_str());
-        if (error.line > 0)
-            std::fprintf(stderr, "dynamet-cli: line %d: %s\n", error.line, error.message.c_str());
-        else
-            std::fprintf(stderr, "dynamet-cli: %s\n", error.message.c_str());
-        return error.code == Errc::invalidArgument ? 2 : 1;
+    const auto answer = typed.run();
+    if (answer) {
+        std::printf("%s\n", (typed.json ? answer->json : answer->text).c_str());
+        return 0;
     }
-    std::printf("%s\n", asJson ? answer->json.dump().c_str() : answer->text.c_str());
-    return 0;
+    const Error& error = answer.error();
+    if (typed.json)
+        std::printf("%s\n", formats::errorJson(error).dump().c_str());
+    if (error.line > 0)
+        std::fprintf(stderr, "dynamet-cli: line %d: %s\n", error.line, error.message.c_str());
+    else
+        std::fprintf(stderr, "dynamet-cli: %s\n", error.message.c_str());
+    return error.code == Errc::invalidArgument ? 2 : 1;
 }

@@ -13,16 +13,10 @@
 #include <algorithm>
 #include <charconv>
 #include <fmt/format.h>
-#include <memory>
+#include <nlohmann/json.hpp>
 
 namespace dynamet::cli {
 namespace {
-
-struct Options {
-    std::string protocol, log;
-    std::vector<std::string> columns, with;
-    bool noLid = false, fan = false;
-};
 
 Result<std::pair<std::string, std::string>> splitAt(const std::string& text) {
     const auto equals = text.rfind('=');
@@ -31,7 +25,7 @@ Result<std::pair<std::string, std::string>> splitAt(const std::string& text) {
     return std::pair{text.substr(0, equals), text.substr(equals + 1)};
 }
 
-Result<bool> addValues(const Options& options, rating::TestInput& test) {
+Result<bool> addValues(const RateOptions& options, rating::TestInput& test) {
     for (const std::string& text : options.with) {
         const auto pair = splitAt(text);
         if (!pair)
@@ -48,7 +42,7 @@ Result<bool> addValues(const Options& options, rating::TestInput& test) {
 }
 
 /// Columns by --column NAME=ROLE; else the protocol's roles in the order of the columns.
-Result<bool> addChannels(const Options& options, const formats::ParsedLog& log,
+Result<bool> addChannels(const RateOptions& options, const formats::ParsedLog& log,
                          rating::TestInput& test) {
     const auto roles = rating::rolesOf(options.protocol);
     if (options.columns.empty()) {
@@ -81,7 +75,9 @@ Result<bool> addChannels(const Options& options, const formats::ParsedLog& log,
     return true;
 }
 
-Result<Answer> rate(const Options& options) {
+} // namespace
+
+Result<Answer> rate(const RateOptions& options) {
     rating::TestInput test;
     test.protocol = options.protocol;
     test.lid = !options.noLid;
@@ -103,7 +99,7 @@ Result<Answer> rate(const Options& options) {
     if (!reduction)
         return tl::unexpected(reduction.error());
     Answer out;
-    out.json = formats::reductionJson(*reduction);
+    out.json = formats::reductionJson(*reduction).dump();
     out.text = reduction->sentence;
     for (const rating::Quantity& q : reduction->quantities)
         out.text += fmt::format("\n  {:<22} {}{}", q.name,
@@ -113,23 +109,6 @@ Result<Answer> rate(const Options& options) {
         out.text += "\n  ! " + warning.text;
     out.text += "\n  log: " + formats::describe(*dialect);
     return out;
-}
-
-} // namespace
-
-void addRate(CLI::App& app, Run& run) {
-    auto* verb =
-        app.add_subcommand("rate", "reduce a test to rated quantities with their uncertainty");
-    auto options = std::make_shared<Options>();
-    verb->add_option("PROTOCOL", options->protocol, "water-heat-up, preheat, block or zone-sweep")
-        ->required()
-        ->check(CLI::IsMember({"water-heat-up", "preheat", "block", "zone-sweep"}));
-    verb->add_option("--log", options->log, "the log, CSV")->required();
-    verb->add_option("--column", options->columns, "NAME=ROLE, for each column that is used");
-    verb->add_option("--with", options->with, "NAME=VALUE, SI");
-    verb->add_flag("--no-lid", options->noLid, "water-heat-up without a lid");
-    verb->add_flag("--fan", options->fan, "block in forced air");
-    verb->callback([&run, options] { run = [options] { return rate(*options); }; });
 }
 
 } // namespace dynamet::cli

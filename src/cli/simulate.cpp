@@ -6,11 +6,8 @@
 #include "formats/text_file.h"
 
 #include <fmt/format.h>
-#include <memory>
 
 namespace dynamet::cli {
-namespace {
-
 Result<Answer> simulate(const std::string& path) {
     const auto text = formats::readTextFile(path);
     if (!text)
@@ -22,7 +19,7 @@ Result<Answer> simulate(const std::string& path) {
     if (!result)
         return tl::unexpected(result.error());
     Answer out;
-    out.json = nlohmann::json::parse(formats::resultJson(*input, *result));
+    out.json = formats::resultJson(*input, *result);
     const bool slab = !result->topC.empty();
     out.text = slab ? "   time s   core °C    top °C bottom °C   mean °C"
                     : "   time s   core °C   side °C   mean °C";
@@ -33,16 +30,6 @@ Result<Answer> simulate(const std::string& path) {
                          : fmt::format("\n{:9.1f} {:9.2f} {:9.2f} {:9.2f}", result->timeS[i],
                                        result->coreC[i], result->sideC[i], result->meanC[i]);
     return out;
-}
-
-} // namespace
-
-void addSimulate(CLI::App& app, Run& run) {
-    auto* verb =
-        app.add_subcommand("simulate", "cook a piece between boundaries (CASE.json, SI units)");
-    auto path = std::make_shared<std::string>();
-    verb->add_option("CASE", *path, "the case, JSON")->required();
-    verb->callback([&run, path] { run = [path] { return simulate(*path); }; });
 }
 
 } // namespace dynamet::cli

@@ -11,17 +11,12 @@
 #include "translate/translate.h"
 
 #include <fmt/format.h>
-#include <memory>
+#include <nlohmann/json.hpp>
 
 namespace dynamet::cli {
 namespace {
 
-struct Options {
-    std::string book, recipe, to = "all", method = "straight";
-    bool fahrenheit = false;
-};
-
-Result<translate::Request> requestFor(const Options& options) {
+Result<translate::Request> requestFor(const TranslateOptions& options) {
     auto book = book::Book::open(options.book);
     if (!book)
         return tl::unexpected(book.error());
@@ -82,7 +77,9 @@ std::string rowText(const translate::Row& row, const translate::Prepared& prepar
     return out;
 }
 
-Result<Answer> translateVerb(const Options& options) {
+} // namespace
+
+Result<Answer> translate(const TranslateOptions& options) {
     const auto request = requestFor(options);
     if (!request)
         return tl::unexpected(request.error());
@@ -97,33 +94,20 @@ Result<Answer> translateVerb(const Options& options) {
                       [&](const auto& t) { return t.applianceId != target->id; });
     }
     Answer out;
-    out.json = {{"format", "dynamet-translation"},
-                {"version", 1},
-                {"method", options.method},
-                {"reference", formats::outcomeJson(prepared->outcome)},
-                {"rows", nlohmann::json::array()}};
+    nlohmann::json json{{"format", "dynamet-translation"},
+                        {"version", 1},
+                        {"method", options.method},
+                        {"reference", formats::outcomeJson(prepared->outcome)},
+                        {"rows", nlohmann::json::array()}};
     out.text = fmt::format("Where it was written: {} to the pull, crust {}",
                            printDuration(prepared->outcome.pullS),
                            food::crustWord(prepared->outcome.darker()));
     for (const auto& row : translate::translateAll(*prepared)) {
-        out.json["rows"].push_back(formats::rowJson(row, request->kitchen));
+        json["rows"].push_back(formats::rowJson(row, request->kitchen));
         out.text += "\n" + rowText(row, *prepared);
     }
+    out.json = json.dump();
     return out;
-}
-
-} // namespace
-
-void addTranslate(CLI::App& app, Run& run) {
-    auto* verb = app.add_subcommand("translate", "carry a recipe of the book to other appliances");
-    auto options = std::make_shared<Options>();
-    verb->add_option("BOOK", options->book, "the book")->required();
-    verb->add_option("--recipe", options->recipe, "name of the recipe")->required();
-    verb->add_option("--to", options->to, "an appliance, or all");
-    verb->add_option("--method", options->method, "straight (through)")
-        ->check(CLI::IsMember({"straight"}));
-    verb->add_flag("--fahrenheit", options->fahrenheit, "print and round pull temperatures in °F");
-    verb->callback([&run, options] { run = [options] { return translateVerb(*options); }; });
 }
 
 } // namespace dynamet::cli

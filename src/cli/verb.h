@@ -5,25 +5,40 @@
 
 #include "quantity/result.h"
 
-#include <CLI/CLI.hpp>
-#include <functional>
-#include <nlohmann/json.hpp>
 #include <string>
+#include <vector>
 
 namespace dynamet::cli {
 
 /// What a verb hands back: JSON for --json, text otherwise.
 struct Answer {
-    nlohmann::json json;
+    std::string json;
     std::string text;
 };
-using Run = std::function<Result<Answer>()>;
 
-/// Adds a verb to the program; `run` is set when it was called.
-void addSimulate(CLI::App& app, Run& run);
-void addRate(CLI::App& app, Run& run);
-void addTranslate(CLI::App& app, Run& run);
-void addField(CLI::App& app, Run& run);
-void addBook(CLI::App& app, Run& run);
+struct RateOptions {
+    std::string protocol, log;
+    std::vector<std::string> columns, with;
+    bool noLid = false, fan = false;
+};
+struct TranslateOptions {
+    std::string book, recipe, to = "all", method = "straight";
+    bool fahrenheit = false;
+};
+struct FieldOptions {
+    std::string book, appliance, setting, zone;
+};
+struct NewBookOptions {
+    std::string path, site = "Kitchen";
+    double altitude = 0;
+};
+
+// One verb each; docs/formats.md says what they take and give.
+Result<Answer> simulate(const std::string& path);
+Result<Answer> rate(const RateOptions& options);
+Result<Answer> translate(const TranslateOptions& options);
+Result<Answer> field(const FieldOptions& options);
+Result<Answer> checkBook(const std::string& path);
+Result<Answer> newBook(const NewBookOptions& options);
 
 } // namespace dynamet::cli

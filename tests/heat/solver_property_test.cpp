@@ -110,7 +110,7 @@ TEST(PieceSolver, AWetFaceBoilsAtTheBoilingPointAndDriesBeforeItScorches) {
 }
 
 TEST(PieceSolver, RefusesWhatItCannotCompute) {
-    const auto material = std::make_shared<Material>(ConstantProperties{});
+    const auto material = std::make_shared<Material>(dynamet::food::Composition{});
     const auto make = [&](Piece piece, int cells) {
         SolverOptions options;
         options.cells = cells;

@@ -43,9 +43,9 @@ expect 2 "" "$cli" rate tea-leaves --log "$log"
 head -60 "$log" > "$work/short.csv"
 expect 1 "never settled" "$cli" rate preheat --log "$work/short.csv" --with set_C=180
 expect 1 refused "$cli" rate preheat --log "$work/short.csv" --with set_C=180 --json
-printf 'time_s,air C\n0,20\n5,2I\n' > "$work/bad.csv"
-expect 1 "line 3" "$cli" rate preheat --log "$work/bad.csv"
-expect 1 '"line":3' "$cli" rate preheat --log "$work/bad.csv" --json
+printf "time_s,air C\n0,20\n5,21\n10,2I\n15,22\n" > "$work/bad.csv"
+expect 1 "line 4" "$cli" rate preheat --log "$work/bad.csv"
+expect 1 '"line":4' "$cli" rate preheat --log "$work/bad.csv" --json
 
 expect 0 "is whole" "$cli" book check "$work/k.dynamet"
 expect 1 "no kitchen book" "$cli" book check "$source/LICENSE"
