@@ -36,14 +36,7 @@ std::string why(const Series& air, const SettledRule& rule) {
         minutes, rule.slopeLimitPerS * 60);
 }
 
-} // namespace
-
-Result<Reduction> reducePreheat(const Preheat& test) {
-    const Series air = between(test.air, -1e300, 1e300);
-    if (const auto ok =
-            checkReadings(test.air, test.plate ? "the plate" : "the air", 30, 250, 1300);
-        !ok)
-        return tl::unexpected(ok.error());
+Result<bool> checkLimit(const Preheat& test, const Series& air) {
     if (test.limitK) {
         const auto over = std::count_if(air.value.begin(), air.value.end(),
                                         [&](double v) { return v >= *test.limitK; });
@@ -54,6 +47,57 @@ Result<Reduction> reducePreheat(const Preheat& test) {
                             "\"at least\"; use another instrument or a lower setting",
                             over, *test.limitK - kZeroCelsiusK));
     }
+    return true;
+}
+
+/// Times, overshoot and cycling, beside the mean.
+void addCourse(Reduction& out, const Preheat& test, const Series& air, const Settled& settled) {
+    const double start = air.timeS.front();
+    const auto reached =
+        std::find_if(air.value.begin(), air.value.end(), [&](double v) { return v >= test.setK; });
+    if (reached != air.value.end()) {
+        const auto at = static_cast<std::size_t>(reached - air.value.begin());
+        const double step = at > 0 ? air.timeS[at] - air.timeS[at - 1] : 1;
+        out.quantities.push_back(
+            makeQuantity("first_reach_s", air.timeS[at] - start, "s", step / 2, 1e9, 0));
+    } else {
+        out.warnings.push_back({"never_reached", "the air never reached what the dial says"});
+    }
+    out.quantities.push_back(makeQuantity("settled_s", settled.atS - start, "s", 30, 1e9, 0));
+    const double highest = *std::max_element(air.value.begin(), air.value.end());
+    out.quantities.push_back(makeQuantity("overshoot_K", std::max(0.0, highest - test.setK), "K",
+                                          0.3, 1e9, test.uBiasK));
+    out.quantities.push_back(makeQuantity("half_swing_K", settled.cycling.halfSwing, "K",
+                                          0.1 * settled.cycling.halfSwing, 1e9, 0));
+    if (settled.cycling.periodS > 0)
+        out.quantities.push_back(makeQuantity("period_s", settled.cycling.periodS, "s",
+                                              0.1 * settled.cycling.periodS, 1e9, 0));
+}
+
+void addFieldNumbers(Reduction& out, const Preheat& test, const Quantity& q) {
+    const auto term = test.plate ? kitchen::Term::plate : kitchen::Term::air;
+    const auto face = test.plate ? kitchen::Face::bottom : kitchen::Face::all;
+    out.fieldNumbers.push_back(
+        {{face, term}, q.value, q.u, kitchen::Provenance::measured, "", "measured"});
+    if (test.plate)
+        out.fieldNumbers.push_back({{face, kitchen::Term::plateSet},
+                                    q.value,
+                                    q.u,
+                                    kitchen::Provenance::measured,
+                                    "",
+                                    "measured"});
+}
+
+} // namespace
+
+Result<Reduction> reducePreheat(const Preheat& test) {
+    const Series air = between(test.air, -1e300, 1e300);
+    if (const auto ok =
+            checkReadings(test.air, test.plate ? "the plate" : "the air", 30, 250, 1300);
+        !ok)
+        return tl::unexpected(ok.error());
+    if (const auto ok = checkLimit(test, air); !ok)
+        return tl::unexpected(ok.error());
     const auto settled = findSettled(air, test.rule);
     if (!settled)
         return fail(Errc::refused, why(air, test.rule));
@@ -69,31 +113,13 @@ Result<Reduction> reducePreheat(const Preheat& test) {
                              : standardDeviation(part.value);
     const double dof = std::max(1.0, double(batches.size()) - 1);
     const double start = air.timeS.front();
-    const auto reached =
-        std::find_if(air.value.begin(), air.value.end(), [&](double v) { return v >= test.setK; });
     Reduction out;
     out.protocol = "preheat";
     const char* meanName = test.plate ? "plate_K" : "air_K";
     out.quantities.push_back(makeQuantity(meanName, centre, "K", typeA, dof, test.uBiasK));
     out.quantities.push_back(
         makeQuantity("offset_K", centre - test.setK, "K", typeA, dof, test.uBiasK));
-    if (reached != air.value.end()) {
-        const auto at = static_cast<std::size_t>(reached - air.value.begin());
-        const double step = at > 0 ? air.timeS[at] - air.timeS[at - 1] : 1;
-        out.quantities.push_back(
-            makeQuantity("first_reach_s", air.timeS[at] - start, "s", step / 2, 1e9, 0));
-    } else {
-        out.warnings.push_back({"never_reached", "the air never reached what the dial says"});
-    }
-    out.quantities.push_back(makeQuantity("settled_s", settled->atS - start, "s", 30, 1e9, 0));
-    const double highest = *std::max_element(air.value.begin(), air.value.end());
-    out.quantities.push_back(makeQuantity("overshoot_K", std::max(0.0, highest - test.setK), "K",
-                                          0.3, 1e9, test.uBiasK));
-    out.quantities.push_back(makeQuantity("half_swing_K", settled->cycling.halfSwing, "K",
-                                          0.1 * settled->cycling.halfSwing, 1e9, 0));
-    if (settled->cycling.periodS > 0)
-        out.quantities.push_back(makeQuantity("period_s", settled->cycling.periodS, "s",
-                                              0.1 * settled->cycling.periodS, 1e9, 0));
+    addCourse(out, test, air, *settled);
     out.contributions = {{"batches of cycles", typeA}, {"probe's bias", test.uBiasK}};
     for (std::size_t i = 0; i < part.size(); ++i) {
         out.fit.timeS.push_back(part.timeS[i]);
@@ -110,17 +136,7 @@ Result<Reduction> reducePreheat(const Preheat& test) {
         printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius, halfWidth95(q)),
         printFixed(std::abs(offset), 0), offset < 0 ? "below" : "above",
         printDuration(settled->atS - start));
-    const auto term = test.plate ? kitchen::Term::plate : kitchen::Term::air;
-    const auto face = test.plate ? kitchen::Face::bottom : kitchen::Face::all;
-    out.fieldNumbers.push_back(
-        {{face, term}, q.value, q.u, kitchen::Provenance::measured, "", "measured"});
-    if (test.plate)
-        out.fieldNumbers.push_back({{face, kitchen::Term::plateSet},
-                                    q.value,
-                                    q.u,
-                                    kitchen::Provenance::measured,
-                                    "",
-                                    "measured"});
+    addFieldNumbers(out, test, q);
     return out;
 }
 

@@ -122,6 +122,20 @@ void addEfficiency(Reduction& out, const WaterHeatUp& test, double seconds) {
              "more heat than energy went in: check the meter, the water and the pot"});
 }
 
+std::vector<double> batchPowers(const WaterHeatUp& test, const Series& readings) {
+    std::vector<double> batches;
+    const std::size_t per = readings.size() / kBatches;
+    for (std::size_t b = 0; b < kBatches; ++b) {
+        Series part;
+        for (std::size_t i = b * per; i < (b + 1) * per; ++i) {
+            part.timeS.push_back(readings.timeS[i]);
+            part.value.push_back(readings.value[i]);
+        }
+        batches.push_back(powerOver(test, part));
+    }
+    return batches;
+}
+
 } // namespace
 
 Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
@@ -132,16 +146,7 @@ Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
     const auto window = findWindow(test);
     if (!window)
         return tl::unexpected(window.error());
-    std::vector<double> batches;
-    const std::size_t per = window->readings.size() / kBatches;
-    for (std::size_t b = 0; b < kBatches; ++b) {
-        Series part;
-        for (std::size_t i = b * per; i < (b + 1) * per; ++i) {
-            part.timeS.push_back(window->readings.timeS[i]);
-            part.value.push_back(window->readings.value[i]);
-        }
-        batches.push_back(powerOver(test, part));
-    }
+    const std::vector<double> batches = batchPowers(test, window->readings);
     const double middle = test.toK - window->riseK / 2;
     const double latent = latentHeatJPerKg(Temperature::kelvin(middle + 10));
     const double slope = window->riseK / window->seconds;

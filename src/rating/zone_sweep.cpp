@@ -74,6 +74,23 @@ Reduction lowerBound(const ZoneSweep& test, std::size_t censored) {
     return out;
 }
 
+/// Air and walls, each known worse than their mean: one above it puts the other below.
+void addFieldNumbers(Reduction& out, const Quantity& q) {
+    using kitchen::Face, kitchen::Term;
+    const double uEach = std::hypot(q.u, kSplitK / 2);
+    out.fieldNumbers = {
+        {{Face::all, Term::air}, q.value, uEach, kitchen::Provenance::measured, "", "measured"},
+        {{Face::all, Term::radiant},
+         q.value,
+         uEach,
+         kitchen::Provenance::measured,
+         "",
+         "measured"}};
+    const double covariance = q.u * q.u - kSplitK * kSplitK / 4;
+    out.fieldCovariances.push_back(
+        {{Face::all, Term::air}, {Face::all, Term::radiant}, covariance});
+}
+
 } // namespace
 
 Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
@@ -103,7 +120,7 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
     const auto fit = fitOperative(split, test, spread);
     if (!fit)
         return tl::unexpected(fit.error());
-    const double typeA = std::sqrt(fit->cov(0, 0)) * 1.0;
+    const double typeA = std::sqrt(fit->cov(0, 0));
     Reduction out;
     out.protocol = "zone-sweep";
     const double drift = test.settledForS < kGoodWaitS ? 8 : 0;
@@ -128,20 +145,7 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
     out.sentence = fmt::format(
         "Food in this zone sees about {} (between air and radiation).",
         printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius, halfWidth95(q)));
-    using kitchen::Face, kitchen::Term;
-    const double uEach = std::hypot(q.u, kSplitK / 2);
-    out.fieldNumbers = {
-        {{Face::all, Term::air}, q.value, uEach, kitchen::Provenance::measured, "", "measured"},
-        {{Face::all, Term::radiant},
-         q.value,
-         uEach,
-         kitchen::Provenance::measured,
-         "",
-         "measured"}};
-    // One above the mean puts the other below it.
-    const double covariance = q.u * q.u - kSplitK * kSplitK / 4;
-    out.fieldCovariances.push_back(
-        {{Face::all, Term::air}, {Face::all, Term::radiant}, covariance});
+    addFieldNumbers(out, q);
     return out;
 }
 
