@@ -72,8 +72,7 @@ std::string windowWords(const Window& window) {
 std::string crustWords(const Row& row, const cook::Outcome& reference) {
     if (row.crustDistance < kSameCrust)
         return "same crust";
-    const char* way = row.outcome.darker() < reference.darker() ? "paler: " : "darker: ";
-    return way + std::string(food::crustWord(row.outcome.darker()));
+    return row.outcome.darker() < reference.darker() ? "paler" : "darker";
 }
 
 std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, Units units) {

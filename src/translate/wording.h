@@ -22,7 +22,7 @@ std::string pullWords(const Row& row, Units units);
 std::string windowWords(const Window& window);
 /// Second line of a row: the window, and when to turn.
 std::string timeWords(const Row& row);
-/// "same crust", "paler: golden", "darker: scorched".
+/// "same crust", "paler" or "darker" than the recipe's.
 std::string crustWords(const Row& row, const cook::Outcome& reference);
 /// Lines of the opened row: what to do, when, why the window is as wide as it is, the rule of
 /// thumb.
