@@ -187,6 +187,25 @@ TEST(Walk, ARefusalSaysWhyAndKeepsTheDraft) {
     EXPECT_TRUE(dynamet::book::listTests(bench.document.book(), "gale")->front().draft);
 }
 
+TEST(Walk, AnUnfinishedTestIsOfferedAgainAfterAnEndInBetween) {
+    Bench bench;
+    bench.choose("Yard");
+    goToRow(bench, QStringLiteral("off · off · low"));
+    type(bench.window.get(), "Probe readings", QStringLiteral("140 150 145"));
+    click(bench.window.get(), "Work it out");
+    // The program ends without saving; the book is opened again by a new window.
+    bench.window.reset();
+    ASSERT_TRUE(bench.document.open(bench.book).has_value());
+    bench.window = std::make_unique<MainWindow>(bench.document, bench.book);
+    bench.window->show();
+    bench.choose("Yard");
+    click(bench.window.get(), "Go on with the unfinished test");
+    EXPECT_TRUE(textOf(bench.window.get(), "What was found").contains(QStringLiteral("145")));
+    click(bench.window.get(), "Save the rating");
+    EXPECT_TRUE(
+        cell(bench, QStringLiteral("off · off · low")).contains(QStringLiteral("measured")));
+}
+
 TEST(Walk, UnitsSwitchEverywhere) {
     Bench bench;
     bench.choose("Deck");

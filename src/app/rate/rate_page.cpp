@@ -35,9 +35,9 @@ QFrame* upright() {
 
 RatePage::RatePage(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), title_(new QLabel), about_(new QLabel),
-      methods_(new QWidget), cell_(new QLabel), sheet_(new RateSheetView(document)),
-      bench_(new QHBoxLayout), how_(new HowPane(document)), trace_(new TracePane(document)),
-      found_(new FoundPane(document)) {
+      methods_(new QWidget), cell_(new QLabel), draft_(new QPushButton),
+      sheet_(new RateSheetView(document)), bench_(new QHBoxLayout), how_(new HowPane(document)),
+      trace_(new TracePane(document)), found_(new FoundPane(document)) {
     setAcceptDrops(true);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(16, 10, 16, 12);
@@ -72,6 +72,10 @@ void RatePage::buildHeader(QVBoxLayout* box) {
     cell_->setAccessibleName(tr("Setting to be rated"));
     line->addWidget(title_);
     line->addWidget(about_);
+    draft_->setAccessibleName(tr("Go on with the unfinished test"));
+    draft_->hide();
+    connect(draft_, &QPushButton::clicked, this, [this] { showTest(draftId_); });
+    line->addWidget(draft_);
     line->addStretch();
     line->addWidget(cell_);
     box->addLayout(line);
@@ -98,6 +102,21 @@ void RatePage::showAppliance(const std::string& id) {
         showProtocols();
     }
     cellChosen();
+    showDraft();
+}
+
+/// A test that was imported and never saved, also one from before a crash, is offered again.
+void RatePage::showDraft() {
+    draftId_.clear();
+    const auto lines = listTests(document_.book(), applianceId_);
+    for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
+        if (line.draft && draftId_.empty() && !(test_ && test_->id == line.id)) {
+            draftId_ = line.id;
+            draft_->setText(tr("Unfinished: %1, %2 ago. Go on")
+                                .arg(text(rating::findProtocol(line.protocol)->title).toLower(),
+                                     agoWords(line.startedMs, document_.now().utcMs)));
+        }
+    draft_->setVisible(!draftId_.empty());
 }
 
 void RatePage::showProtocols() {
@@ -172,6 +191,7 @@ void RatePage::refresh() {
     if (!findAppliance(document_.kitchen(), applianceId_))
         return;
     sheet_->show(applianceId_);
+    showDraft();
     // Undo may have taken back what is on the bench.
     if (!test_)
         return;
@@ -261,6 +281,7 @@ void RatePage::takeKeyed() {
 
 void RatePage::work(const book::TestRecord& test) {
     test_ = test;
+    showDraft();
     saved_ = false;
     const auto reduction = rating::reduce(inputOf(test));
     reduction_ = reduction ? std::optional(*reduction) : std::nullopt;

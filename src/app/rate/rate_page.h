@@ -40,6 +40,7 @@ class RatePage : public QWidget {
     void work(const book::TestRecord& test);
     void cellChosen();
     void refresh();
+    void showDraft();
     void say(const QString& words);
 
     Document& document_;
@@ -52,6 +53,8 @@ class RatePage : public QWidget {
     QLabel* about_;
     QWidget* methods_;
     QLabel* cell_;
+    QPushButton* draft_;
+    std::string draftId_;
     RateSheetView* sheet_;
     QHBoxLayout* bench_;
     HowPane* how_;

@@ -10,6 +10,8 @@ namespace dynamet::app {
 Document::Document(Clock clock, QObject* parent) : QObject(parent), clock_(std::move(clock)) {}
 
 Result<bool> Document::open(const QString& path) {
+    if (book_ && book_->path() == plain(path))
+        book_.reset(); // its own lock would make the second opening read-only
     auto book = book::Book::open(plain(path));
     if (!book)
         return tl::unexpected(book.error());
