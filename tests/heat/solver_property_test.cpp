@@ -10,6 +10,8 @@ namespace {
 std::size_t allocations = 0; // counted by the replaced operator new of this executable
 }
 
+// Both are replaced together, which the compiler does not see once it inlines one of them.
+#pragma GCC diagnostic ignored "-Wmismatched-new-delete"
 void* operator new(std::size_t size) {
     ++allocations;
     if (void* p = std::malloc(size))
