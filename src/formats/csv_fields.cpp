@@ -45,7 +45,8 @@ std::string_view bare(std::string_view field) {
 /// Most readings are short decimals: digits with one point. They are exact as an integer over a
 /// power of ten; anything else goes to std::from_chars.
 std::optional<double> readDecimal(std::string_view raw, bool decimalComma) {
-    const std::string_view field = bare(raw);
+    const bool plain = !raw.empty() && raw.front() > ' ' && raw.back() > ' ' && raw.front() != '"';
+    const std::string_view field = plain ? raw : bare(raw);
     const char point = decimalComma ? ',' : '.';
     std::int64_t digits = 0;
     int behind = -1, count = 0;
@@ -91,6 +92,16 @@ bool isMissing(std::string_view raw) {
 void splitLine(std::string_view line, char delimiter, std::vector<std::string_view>& out) {
     out.clear();
     std::size_t begin = 0;
+    if (std::memchr(line.data(), '"', line.size()) == nullptr) { // nearly every log
+        const char *at = line.data(), *end = at + line.size();
+        for (const char* c = at; c != end; ++c)
+            if (*c == delimiter) {
+                out.emplace_back(at, static_cast<std::size_t>(c - at));
+                at = c + 1;
+            }
+        out.emplace_back(at, static_cast<std::size_t>(end - at));
+        return;
+    }
     bool quoted = false;
     for (std::size_t i = 0; i < line.size(); ++i) {
         if (line[i] == '"')

@@ -115,6 +115,9 @@ Result<ParsedLog> parseCsv(std::string_view text, const CsvDialect& dialect) {
         text.remove_prefix(3);
     const std::size_t guess = text.size() / 16;
     reader.out.timeS.reserve(guess);
+    for (LoggedChannel& channel : reader.out.channels)
+        channel.asRecorded.reserve(guess /
+                                   std::max<std::size_t>(1, reader.out.channels.size() / 2));
     int number = 0;
     std::size_t junk = 0;
     while (!text.empty()) {
