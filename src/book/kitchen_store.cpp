@@ -3,6 +3,7 @@
 
 #include "book/kitchen_store.h"
 
+#include "book/columns.h"
 #include "book/rated_numbers.h"
 
 #include <fmt/format.h>
@@ -14,25 +15,6 @@ namespace {
 using nlohmann::json;
 using SQLite::Database;
 using SQLite::Statement;
-
-void bindOptional(Statement& s, int at, const std::optional<double>& value) {
-    if (value)
-        s.bind(at, *value);
-    else
-        s.bind(at);
-}
-
-std::optional<double> optionalAt(Statement& s, int column) {
-    const auto value = s.getColumn(column);
-    return value.isNull() ? std::nullopt : std::optional<double>(value.getDouble());
-}
-
-void bindId(Statement& s, int at, const std::string& id) {
-    if (id.empty())
-        s.bind(at);
-    else
-        s.bind(at, id);
-}
 
 template <class Kind>
 Kind kindOf(const std::string& text, int count) {
@@ -92,7 +74,7 @@ std::vector<kitchen::Site> loadSites(Database& db) {
         site.ambient = Temperature::kelvin(s.getColumn(3).getDouble());
         site.relativeHumidity = s.getColumn(4).getDouble();
         site.windMPerS = s.getColumn(5).getDouble();
-        site.measuredPressurePa = optionalAt(s, 6);
+        site.measuredPressurePa = numberAt(s, 6);
         site.gasHeatingValueJPerM3 = s.getColumn(7).getDouble();
         site.gasPressurePa = s.getColumn(8).getDouble();
         site.mainsVoltageV = s.getColumn(9).getDouble();
@@ -119,9 +101,9 @@ std::vector<kitchen::Instrument> loadInstruments(Database& db) {
         i.kind = kindOf<kitchen::InstrumentKind>(s.getColumn(2).getString(), 7);
         i.accuracy = s.getColumn(3).getDouble();
         i.resolution = s.getColumn(4).getDouble();
-        i.lowLimit = optionalAt(s, 5);
-        i.highLimit = optionalAt(s, 6);
-        i.damageLimit = optionalAt(s, 7);
+        i.lowLimit = numberAt(s, 5);
+        i.highLimit = numberAt(s, 6);
+        i.damageLimit = numberAt(s, 7);
         i.diameterM = s.getColumn(8).getDouble();
         i.responseInAirS = s.getColumn(9).getDouble();
         i.responseInFoodS = s.getColumn(10).getDouble();
@@ -152,7 +134,7 @@ std::vector<kitchen::Vessel> loadVessels(Database& db) {
                        kindOf<kitchen::VesselKind>(s.getColumn(2).getString(), 7),
                        s.getColumn(3).getString(), s.getColumn(4).getDouble(),
                        s.getColumn(5).getDouble(), s.getColumn(6).getDouble(),
-                       s.getColumn(7).getDouble(), s.getColumn(8).getDouble(), optionalAt(s, 9)});
+                       s.getColumn(7).getDouble(), s.getColumn(8).getDouble(), numberAt(s, 9)});
     return out;
 }
 
@@ -315,7 +297,7 @@ Result<bool> addAppliance(Book& book, const kitchen::Appliance& a, const When& w
         s.bind(4, a.siteId);
         s.bind(5, a.ratedInputW);
         s.bind(6, a.capacityM2);
-        bindId(s, 7, a.standardVesselId);
+        bindText(s, 7, a.standardVesselId);
         s.bind(8, a.assetNumber);
         s.bind(9, a.notes);
         s.bind(10, a.settlingTimeS);

@@ -3,6 +3,7 @@
 
 #include "book/test_store.h"
 
+#include "book/columns.h"
 #include "book/reading_blocks.h"
 #include "quantity/temperature.h"
 
@@ -15,27 +16,6 @@ namespace {
 using nlohmann::json;
 using SQLite::Database;
 using SQLite::Statement;
-
-void bindText(Statement& s, int at, const std::string& text) {
-    if (text.empty())
-        s.bind(at);
-    else
-        s.bind(at, text);
-}
-
-template <class T>
-void bindOptional(Statement& s, int at, const std::optional<T>& value) {
-    if (!value)
-        s.bind(at);
-    else if constexpr (std::is_same_v<T, bool>)
-        s.bind(at, *value ? 1 : 0);
-    else
-        s.bind(at, *value);
-}
-
-std::string textAt(Statement& s, int column) {
-    return s.getColumn(column).isNull() ? "" : s.getColumn(column).getString();
-}
 
 double toKelvin(double value, const std::string& unit) {
     if (unit == "°F")
@@ -175,11 +155,6 @@ void loadReadings(Database& db, TestRecord& t) {
         t.fileSha256 = f.getColumn(1).getString();
         t.dialectJson = f.getColumn(2).getString();
     }
-}
-
-std::optional<double> numberAt(Statement& s, int column) {
-    return s.getColumn(column).isNull() ? std::nullopt
-                                        : std::optional<double>(s.getColumn(column).getDouble());
 }
 
 std::optional<bool> flagAt(Statement& s, int column) {

@@ -19,7 +19,6 @@ constexpr double kTwoSided = 1.959963985, kOneSided5 = 1.644853627;
 struct Timer {
     const WindowInput* input;
     std::vector<Input> inputs;
-    double pressure;
     long* solves;
 
     double at(std::span<const double> deviations, const cook::Effort& effort) const {
@@ -136,8 +135,7 @@ void fromSamples(Window& window, const Drawn& drawn) {
 } // namespace
 
 Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token stop) {
-    Timer timer{&input, inputsOf(input.programme->field, input.spread, *input.piece),
-                pressurePa(input.programme->site), &solves};
+    Timer timer{&input, inputsOf(input.programme->field, input.spread, *input.piece), &solves};
     const std::vector<double> none(timer.inputs.size(), 0.0);
     const double nominal = timer.at(none, cook::kFull);
     if (!std::isfinite(nominal))
