@@ -159,7 +159,7 @@ void addTests(book::Book& book, const json& kitchen, const std::string& folder) 
         if (test.protocol == "block")
             test.values = {{"mass_kg", 0.0462}, {"area_m2", 0.0065}, {"emissivity", 0.95}};
         if (test.protocol == "zone-sweep")
-            test.values = {{"waited_s", 1200}, {"limit_C", 300}};
+            test.values = {{"waited_s", 1500}, {"limit_C", 350}};
         test.typed = typedFor(test);
         readLog(folder + name, truth.value("plate", false), test);
         need(addTest(book, test, test.started), test.setting);

@@ -3,35 +3,13 @@
 
 #include "generator/bodies.h"
 
-#include <algorithm>
-#include <cmath>
+#include "generator/reader.h"
 
 namespace generator {
 namespace {
 
 constexpr double kBoltzmann = 5.670374e-8;
 constexpr double kTick = 0.5; // s, explicit steps far below every time constant here
-
-/// A sensor with its memory.
-class Reader {
-  public:
-    Reader(const Sensor& sensor, double startC, std::uint64_t seed)
-        : sensor_(sensor), shown_(startC), random_(seed) {}
-    void follow(double celsius, double dt) {
-        shown_ += (celsius - shown_) * (1 - std::exp(-dt / std::max(sensor_.lagS, 1e-6)));
-    }
-    double read() {
-        const double wrong =
-            20 + (shown_ - 20) * sensor_.gain + sensor_.biasC + sensor_.noiseC * normal_(random_);
-        return std::round(wrong / sensor_.stepC) * sensor_.stepC;
-    }
-
-  private:
-    Sensor sensor_;
-    double shown_;
-    std::mt19937_64 random_;
-    std::normal_distribution<double> normal_;
-};
 
 /// The cavity as it runs.
 struct Running {
@@ -137,6 +115,7 @@ BlockRun blockInCavity(const Cavity& cavity, double dialC, const Block& block, d
         (net > 0 ? low : high) = mid;
     }
     out.trueEffectiveC = low;
+    out.trueMeanAirC = air;
     out.trueTotalW_m2K =
         block.airW_m2K + 4 * block.emissivity * kBoltzmann * std::pow(low + 273.15, 3);
     return out;

@@ -63,6 +63,7 @@ struct BlockRun {
     Log block, air;
     double trueEffectiveC = 0; ///< where the block would stay
     double trueTotalW_m2K = 0; ///< convection and radiation together there
+    double trueMeanAirC = 0;   ///< over whole cycles, long after
 };
 BlockRun blockInCavity(const Cavity& cavity, double dialC, const Block& block, double seconds,
                        double everyS, const Sensor& blockSensor, const Sensor& airSensor,

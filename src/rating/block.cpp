@@ -158,6 +158,16 @@ Result<Checked> checkAfter(const BlockTest& test, const Prepared& data, const Fi
 void addFieldNumbers(Reduction& out, const BlockTest& test, const DerivedValues& d,
                      const std::vector<double>& cov) {
     using kitchen::Face, kitchen::Term, kitchen::FieldKey;
+    if (test.inLiquid) {
+        const FieldKey liquid{Face::all, Term::liquid}, h{Face::all, Term::hLiquid};
+        const auto measuredHere = kitchen::Provenance::measured;
+        out.fieldNumbers = {
+            {liquid, d[air], std::sqrt(cov[air * count + air]), measuredHere, "", "measured"},
+            {h, d[convective], std::sqrt(cov[convective * count + convective]), measuredHere, "",
+             "measured"}};
+        out.fieldCovariances = {{liquid, h, cov[air * count + convective]}};
+        return;
+    }
     const double exponent = test.forcedFlow ? -0.5 : -0.25;
     const double scale = std::pow(test.foodLengthM / test.blockLengthM, exponent);
     const auto c = [&cov](std::size_t i, std::size_t j) { return cov[i * count + j]; };
@@ -255,28 +265,39 @@ void addTypeA(Uncertainty& u, const Prepared& data, const Fit& f, const Inputs& 
     u.contributions.push_back({"scatter of the readings", std::sqrt(u.typeA[0])});
 }
 
-/// Type B inputs one after the other: each is shifted by its standard uncertainty and fitted anew.
+/// Type B inputs one after the other: each is shifted by its standard uncertainty both ways and
+/// fitted anew. Half the difference is its part; what the mean of both is off `derived` corrects
+/// it.
 Result<bool> addTypeB(Uncertainty& u, const BlockTest& test, const Prepared& data, const Fit& f,
-                      const Inputs& held) {
-    std::vector<std::pair<const char*, Inputs>> shifts{
-        {"walls hotter or cooler than the air", held},
-        {"emissivity", held},
-        {"heat capacity and area", held},
-        {"probe's bias", held}};
-    shifts[0].second.radiantApartK += test.uRadiantK;
-    shifts[1].second.emissivity += test.uEmissivity;
-    shifts[2].second.heatFactor *= 1 + test.uHeat;
-    shifts[3].second.biasK += test.uBiasK;
+                      const Inputs& held, DerivedValues& derived) {
+    struct Shift {
+        const char* name;
+        double Inputs::*input;
+        double by;
+    };
+    const std::array<Shift, 4> shifts{
+        {{"walls hotter or cooler than the air", &Inputs::radiantApartK, test.uRadiantK},
+         {"emissivity", &Inputs::emissivity, test.uEmissivity},
+         {"heat capacity and area", &Inputs::heatFactor, test.uHeat},
+         {"probe's bias", &Inputs::biasK, test.uBiasK}}};
     const DerivedValues base = derive(f, held);
-    for (const auto& [name, in] : shifts) {
-        const auto other = fitHeld(data, in, f.parameters);
-        if (!other)
-            return tl::unexpected(other.error());
-        DerivedValues change = derive(*other, in);
-        for (std::size_t i = 0; i < count; ++i)
-            change[i] -= base[i];
+    for (const Shift& shift : shifts) {
+        std::array<DerivedValues, 2> side{};
+        for (std::size_t s = 0; s < 2; ++s) {
+            Inputs in = held;
+            in.*shift.input += s == 0 ? shift.by : -shift.by;
+            const auto other = fitHeld(data, in, f.parameters);
+            if (!other)
+                return tl::unexpected(other.error());
+            side[s] = derive(*other, in);
+        }
+        DerivedValues change{};
+        for (std::size_t i = 0; i < count; ++i) {
+            change[i] = (side[0][i] - side[1][i]) / 2;
+            derived[i] += (side[0][i] + side[1][i]) / 2 - base[i];
+        }
         addOuter(u.all, change);
-        u.contributions.push_back({name, std::abs(change[effective])});
+        u.contributions.push_back({shift.name, std::abs(change[effective])});
     }
     return true;
 }
@@ -297,7 +318,10 @@ void addQuantities(Reduction& out, const DerivedValues& d, const Uncertainty& u,
 
 } // namespace
 
-Result<Reduction> reduceBlock(const BlockTest& test) {
+Result<Reduction> reduceBlock(const BlockTest& given) {
+    BlockTest test = given;
+    if (test.inLiquid)
+        test.emissivity = test.uEmissivity = test.uRadiantK = 0;
     if (const auto ok = checkBefore(test); !ok)
         return tl::unexpected(ok.error());
     const Prepared data = prepare(test);
@@ -311,9 +335,9 @@ Result<Reduction> reduceBlock(const BlockTest& test) {
         return tl::unexpected(checked.error());
     Uncertainty uncertainty;
     addTypeA(uncertainty, data, f, held);
-    if (const auto ok = addTypeB(uncertainty, test, data, f, held); !ok)
+    DerivedValues derived = derive(f, held);
+    if (const auto ok = addTypeB(uncertainty, test, data, f, held, derived); !ok)
         return tl::unexpected(ok.error().in("the block's log cannot be fitted"));
-    const DerivedValues derived = derive(f, held);
     Reduction out;
     out.protocol = "block";
     addQuantities(out, derived, uncertainty, kBatches - 3.0);

@@ -19,6 +19,7 @@ struct BlockTest {
     double conductivity = 167;       ///< W/mK, for the Biot number
     double density = 2700;
     double emissivity = 0.9;
+    bool inLiquid = false;   ///< in a bag in a bath: no radiation, the field's liquid is meant
     bool forcedFlow = false; ///< a fan moves the air: h goes with L^−½, else L^−¼
     double blockLengthM = 0.045;
     double foodLengthM = 0.12;

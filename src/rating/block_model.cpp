@@ -15,6 +15,31 @@ namespace dynamet::rating {
 
 namespace {
 
+/// Mean by trapezoids, with both ends between readings.
+double integralMean(const Series& s, double from, double to) {
+    Series part = between(s, from, to);
+    part.timeS.insert(part.timeS.begin(), from);
+    part.value.insert(part.value.begin(), valueAt(s, from));
+    part.timeS.push_back(to);
+    part.value.push_back(valueAt(s, to));
+    double sum = 0;
+    for (std::size_t i = 1; i < part.size(); ++i)
+        sum += (part.timeS[i] - part.timeS[i - 1]) * (part.value[i] + part.value[i - 1]) / 2;
+    return sum / (to - from);
+}
+
+/// When a smoothed series last rose through its mean; its end when it never does.
+double lastUpwardCrossing(const Series& s) {
+    const Series smooth = blockMeans(s, 240).means;
+    const double centre = mean(smooth.value);
+    for (std::size_t i = smooth.size() - 1; i > 0; --i)
+        if (smooth.value[i - 1] < centre && smooth.value[i] >= centre)
+            return smooth.timeS[i - 1] + (smooth.timeS[i] - smooth.timeS[i - 1]) *
+                                             (centre - smooth.value[i - 1]) /
+                                             (smooth.value[i] - smooth.value[i - 1]);
+    return s.timeS.back();
+}
+
 /// Mean over the last whole cycles of the thermostat, or over the later half without cycling.
 double meanOfWholeCycles(const Series& air) {
     const double first = air.timeS.front(), last = air.timeS.back();
@@ -22,7 +47,10 @@ double meanOfWholeCycles(const Series& air) {
     const Cycling cycling = findCycling(late, 1);
     if (cycling.cycles < 1)
         return mean(between(air, (first + last) / 2, last).value);
-    return mean(between(air, last - cycling.cycles * cycling.periodS, last).value);
+    // Whole cycles from upward crossing to upward crossing: counted from any other moment, a cycle
+    // a little longer or shorter than the mean one would shift the mean.
+    const double end = lastUpwardCrossing(late);
+    return integralMean(air, end - cycling.cycles * cycling.periodS, end);
 }
 
 } // namespace

@@ -4,6 +4,7 @@
 #include "rating/found_words.h"
 
 #include "quantity/parse_duration.h"
+#include "rating/protocol_table.h"
 
 #include <algorithm>
 #include <cmath>
@@ -12,31 +13,19 @@
 namespace dynamet::rating {
 namespace {
 
-const char* nameOf(const std::string& name) {
-    static const std::pair<const char*, const char*> kNames[] = {
-        {"net_power_W", "Power into pot and water"},
-        {"efficiency", "Efficiency"},
-        {"air_K", "Air, settled"},
-        {"plate_K", "Plate, settled"},
-        {"offset_K", "Above the dial"},
-        {"first_reach_s", "First reaches the dial after"},
-        {"settled_s", "Settled after"},
-        {"overshoot_K", "Overshoot"},
-        {"half_swing_K", "Swings by ±"},
-        {"period_s", "Every"},
-        {"effective_K", "Effective temperature"},
-        {"h_total_W_m2K", "Coefficient, all of it"},
-        {"h_convective_W_m2K", "Coefficient of moving air"},
-        {"operative_K", "Zone"},
-        {"dial_bias_K", "Lid dial reads above the zone by"}};
-    for (const auto& [known, words] : kNames)
-        if (name == known)
-            return words;
-    return "";
+/// Words of a quantity; "place_K:upper" is a place's own.
+std::string nameOf(const std::string& name) {
+    const auto colon = name.find(':');
+    if (colon != std::string::npos)
+        return name.substr(colon + 1);
+    return protocolTable().at("quantities").value(name, name);
 }
 
 bool isPoint(const std::string& name) {
-    return name == "air_K" || name == "plate_K" || name == "effective_K" || name == "operative_K";
+    for (const auto& point : protocolTable().at("points"))
+        if (point == name)
+            return true;
+    return false;
 }
 
 std::string valueOf(const Quantity& q, TemperatureUnit unit) {
@@ -45,15 +34,19 @@ std::string valueOf(const Quantity& q, TemperatureUnit unit) {
     if (isPoint(q.name))
         return atLeast + printTemperature(Temperature::kelvin(q.value), unit,
                                           q.bound == Bound::none ? half : 0);
-    if (q.unit == "K")
+    if (q.unit == "K" || q.unit == "K/min")
         return printPlusMinus(degreesOf(KelvinDelta(q.value), unit),
-                              degreesOf(KelvinDelta(half), unit), unitSign(unit));
+                              degreesOf(KelvinDelta(half), unit),
+                              std::string(unitSign(unit)) + (q.unit == "K" ? "" : "/min"), 1);
     if (q.unit == "s")
         return printDuration(q.value);
-    if (q.name == "efficiency")
+    if (q.name == "efficiency" || q.name == "fuel_share")
         return printPlusMinus(q.value * 100, half * 100, "%");
-    if (q.unit == "W" && q.value >= 1000)
-        return printPlusMinus(q.value / 1000, half / 1000, "kW");
+    if (q.name == "gain")
+        return printPlusMinus(q.value, half, "", 3);
+    for (const char* large : {"W", "W/m²", "J/K", "J/m²K", "Pa"})
+        if (q.unit == large && q.value >= 1000)
+            return printPlusMinus(q.value / 1000, half / 1000, "k" + q.unit, 1);
     return printPlusMinus(q.value, half, q.unit, 1);
 }
 

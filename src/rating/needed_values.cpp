@@ -12,6 +12,39 @@
 
 namespace dynamet::rating {
 
+namespace {
+
+std::vector<std::string> wordsOf(std::string text) {
+    for (char& c : text)
+        if (c == ';' || c == '\n' || c == '\t')
+            c = ' ';
+    std::vector<std::string> words;
+    std::istringstream in(text);
+    for (std::string word; in >> word;)
+        words.push_back(word);
+    return words;
+}
+
+/// Numbers in a row, times `factor`; `whole` refuses fractions.
+Result<std::vector<TypedReading>> parseNumbers(const std::string& typed, double factor,
+                                               bool whole) {
+    std::vector<TypedReading> out;
+    for (const std::string& word : wordsOf(typed)) {
+        std::string_view rest = word;
+        const auto number = takeNumber(rest);
+        const bool left = !trimmed(rest).empty() && trimmed(rest) != "min";
+        if (!number || left || *number < 0 || (whole && *number != static_cast<int>(*number)))
+            return fail(Errc::parse, fmt::format("entry {}: \"{}\" is not a {}", out.size() + 1,
+                                                 word, whole ? "whole count" : "number"));
+        out.push_back({*number * factor, word});
+    }
+    if (out.empty())
+        return fail(Errc::parse, "nothing was typed");
+    return out;
+}
+
+} // namespace
+
 Result<double> parseNeeded(const NeededValue& value, const std::string& typed,
                            TemperatureUnit bare) {
     const auto named = [&](Result<double> result) -> Result<double> {
@@ -39,14 +72,7 @@ Result<double> parseNeeded(const NeededValue& value, const std::string& typed,
 }
 
 Result<std::vector<TypedReading>> parseReadings(const std::string& typed, TemperatureUnit bare) {
-    std::string text = typed;
-    for (char& c : text)
-        if (c == ';' || c == '\n' || c == '\t')
-            c = ' ';
-    std::vector<std::string> words;
-    std::istringstream in(text);
-    for (std::string word; in >> word;)
-        words.push_back(word);
+    std::vector<std::string> words = wordsOf(typed);
     if (words.empty())
         return fail(Errc::parse, "no reading was typed");
     // A unit alone behind the numbers holds for all of them.
@@ -63,6 +89,22 @@ Result<std::vector<TypedReading>> parseReadings(const std::string& typed, Temper
         out.push_back({t->kelvin(), words[i]});
     }
     return out;
+}
+
+Result<std::vector<TypedReading>> parseCounts(const std::string& typed) {
+    return parseNumbers(typed, 1, true);
+}
+
+Result<std::vector<TypedReading>> parseMinutes(const std::string& typed) {
+    return parseNumbers(typed, 60, false);
+}
+
+Result<std::vector<TypedReading>> parseKeyed(const KeyedRole& role, const std::string& typed,
+                                             TemperatureUnit bare) {
+    auto out = role.kind == KeyedKind::count     ? parseCounts(typed)
+               : role.kind == KeyedKind::minutes ? parseMinutes(typed)
+                                                 : parseReadings(typed, bare);
+    return out ? std::move(out) : tl::unexpected(out.error().in(role.label));
 }
 
 } // namespace dynamet::rating

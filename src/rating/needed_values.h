@@ -13,13 +13,20 @@ namespace dynamet::rating {
 Result<double> parseNeeded(const NeededValue& value, const std::string& typed,
                            TemperatureUnit bare);
 
-/// One typed reading: kelvin and the text.
+/// One typed reading: its SI value (K, s, or a plain count) and the text.
 struct TypedReading {
-    double kelvin = 0;
+    double value = 0;
     std::string typed;
 };
 /// Readings typed in a row, split by blanks or semicolons: "142 139 147 F". Names the one it cannot
 /// read.
 Result<std::vector<TypedReading>> parseReadings(const std::string& typed, TemperatureUnit bare);
+
+/// Whole counts or minutes typed in a row.
+Result<std::vector<TypedReading>> parseCounts(const std::string& typed);
+Result<std::vector<TypedReading>> parseMinutes(const std::string& typed);
+/// By the role's kind; an error names the role.
+Result<std::vector<TypedReading>> parseKeyed(const KeyedRole& role, const std::string& typed,
+                                             TemperatureUnit bare);
 
 } // namespace dynamet::rating

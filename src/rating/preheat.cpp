@@ -28,6 +28,17 @@ std::vector<double> batchMeans(const Series& settled, const Cycling& cycling) {
     return out;
 }
 
+/// What a slow mean would still gain over as long again as was watched, as 1 σ (even distribution).
+double stillCreeping(const std::vector<double>& batches) {
+    if (batches.size() < 3)
+        return 0;
+    std::vector<double> at;
+    for (std::size_t i = 0; i < batches.size(); ++i)
+        at.push_back(static_cast<double>(i));
+    return std::abs(fitLine(at, batches).slope) * static_cast<double>(batches.size()) /
+           std::sqrt(12.0);
+}
+
 std::string why(const Series& air, const SettledRule& rule) {
     const double minutes = (air.timeS.back() - air.timeS.front()) / 60;
     return fmt::format(
@@ -61,7 +72,7 @@ void addCourse(Reduction& out, const Preheat& test, const Series& air, const Set
         out.quantities.push_back(
             makeQuantity("first_reach_s", air.timeS[at] - start, "s", step / 2, 1e9, 0));
     } else {
-        out.warnings.push_back({"never_reached", "the air never reached what the dial says"});
+        out.warnings.push_back({"never_reached", "it never reached what the dial says"});
     }
     out.quantities.push_back(makeQuantity("settled_s", settled.atS - start, "s", 30, 1e9, 0));
     const double highest = *std::max_element(air.value.begin(), air.value.end());
@@ -75,7 +86,9 @@ void addCourse(Reduction& out, const Preheat& test, const Series& air, const Set
 }
 
 void addFieldNumbers(Reduction& out, const Preheat& test, const Quantity& q) {
-    const auto term = test.plate ? kitchen::Term::plate : kitchen::Term::air;
+    const auto term = test.plate    ? kitchen::Term::plate
+                      : test.liquid ? kitchen::Term::liquid
+                                    : kitchen::Term::air;
     const auto face = test.plate ? kitchen::Face::bottom : kitchen::Face::all;
     out.fieldNumbers.push_back(
         {{face, term}, q.value, q.u, kitchen::Provenance::measured, "", "measured"});
@@ -112,15 +125,17 @@ Result<Reduction> reducePreheat(const Preheat& test) {
                              ? standardDeviation(batches) / std::sqrt(double(batches.size()))
                              : standardDeviation(part.value);
     const double dof = std::max(1.0, double(batches.size()) - 1);
+    const double creep = stillCreeping(batches);
+    const double typeB = std::hypot(test.uBiasK, creep);
     const double start = air.timeS.front();
     Reduction out;
     out.protocol = "preheat";
-    const char* meanName = test.plate ? "plate_K" : "air_K";
-    out.quantities.push_back(makeQuantity(meanName, centre, "K", typeA, dof, test.uBiasK));
-    out.quantities.push_back(
-        makeQuantity("offset_K", centre - test.setK, "K", typeA, dof, test.uBiasK));
+    const char* meanName = test.plate ? "plate_K" : test.liquid ? "liquid_K" : "air_K";
+    out.quantities.push_back(makeQuantity(meanName, centre, "K", typeA, dof, typeB));
+    out.quantities.push_back(makeQuantity("offset_K", centre - test.setK, "K", typeA, dof, typeB));
     addCourse(out, test, air, *settled);
-    out.contributions = {{"batches of cycles", typeA}, {"probe's bias", test.uBiasK}};
+    out.contributions = {
+        {"batches of cycles", typeA}, {"probe's bias", test.uBiasK}, {"still creeping", creep}};
     for (std::size_t i = 0; i < part.size(); ++i) {
         out.fit.timeS.push_back(part.timeS[i]);
         out.fit.value.push_back(centre);

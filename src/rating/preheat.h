@@ -15,6 +15,7 @@ struct Preheat {
     SettledRule rule;             ///< air by default; plates 1 K/min, coals 2
     double uBiasK = 0.8;          ///< standard uncertainty of the probe's bias
     bool plate = false;           ///< the number is a plate's, not the air's
+    bool liquid = false;          ///< the number is a bath's or an oil's
     std::optional<double> limitK; ///< readings at or above it only bound
 };
 

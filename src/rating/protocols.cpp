@@ -3,35 +3,40 @@
 
 #include "rating/protocols.h"
 
-#include <nlohmann/json.hpp>
-#include <string_view>
-
-namespace dynamet::data {
-extern const std::string_view protocols;
-}
+#include "rating/guide_text.h"
+#include "rating/protocol_table.h"
 
 namespace dynamet::rating {
 namespace {
 
 using nlohmann::json;
 
-const json& table() {
-    static const json parsed = json::parse(data::protocols);
-    return parsed;
+KeyedKind keyedKind(const std::string& word) {
+    return word == "count"     ? KeyedKind::count
+           : word == "minutes" ? KeyedKind::minutes
+                               : KeyedKind::temperature;
 }
 
 Protocol readProtocol(const json& row) {
     Protocol p;
-    const auto text = [&row](const char* key) { return row.at(key).get<std::string>(); };
-    p.id = text("id");
-    p.title = text("title");
-    p.finds = text("finds");
-    p.needs = text("needs");
-    p.howLong = text("how_long");
-    p.spoils = text("spoils");
+    p.id = row.at("id").get<std::string>();
+    const GuideText page = readGuide(guidePage(p.id));
+    p.title = page.title;
+    p.finds = page.finds;
+    p.needs = page.paragraph("You need");
+    p.steps = page.items("Steps");
+    p.cautions = page.items("What can hurt you");
+    p.howLong = page.paragraph("How long");
+    p.spoils = page.paragraph("What spoils it");
+    p.workedOut = page.paragraph("How it is worked out");
     p.fromLog = row.at("from_log").get<bool>();
-    p.steps = row.at("steps").get<std::vector<std::string>>();
-    p.cautions = row.at("cautions").get<std::vector<std::string>>();
+    p.needsAltitude = row.value("altitude", false);
+    p.roles = row.at("roles").get<std::vector<std::string>>();
+    if (row.contains("keyed"))
+        for (const json& k : row.at("keyed"))
+            p.keyed.push_back({k.at(0).get<std::string>(), k.at(1).get<std::string>(),
+                               keyedKind(k.at(2).get<std::string>()), k.at(3).get<std::string>(),
+                               k.at(4).get<bool>()});
     for (const json& v : row.at("values"))
         p.values.push_back({v.at(0).get<std::string>(), v.at(1).get<std::string>(),
                             v.at(2).get<std::string>(), v.at(3).get<double>(), v.at(4).get<bool>(),
@@ -39,20 +44,8 @@ Protocol readProtocol(const json& row) {
     return p;
 }
 
-const char* orderKey(kitchen::ApplianceKind kind) {
-    if (kind == kitchen::ApplianceKind::griddle)
-        return "griddle";
-    switch (groupOf(kind)) {
-    case kitchen::HeatGroup::plates:
-        return "plates";
-    case kitchen::HeatGroup::air:
-        return "air";
-    case kitchen::HeatGroup::coalsAndFlame:
-        return "coals";
-    case kitchen::HeatGroup::waterAndOil:
-        return "water";
-    }
-    return "air";
+bool isLiquid(kitchen::ApplianceKind kind) {
+    return groupOf(kind) == kitchen::HeatGroup::waterAndOil;
 }
 
 } // namespace
@@ -60,7 +53,7 @@ const char* orderKey(kitchen::ApplianceKind kind) {
 const std::vector<Protocol>& allProtocols() {
     static const std::vector<Protocol> protocols = [] {
         std::vector<Protocol> out;
-        for (const json& row : table().at("protocols"))
+        for (const json& row : protocolTable().at("protocols"))
             out.push_back(readProtocol(row));
         return out;
     }();
@@ -76,9 +69,33 @@ const Protocol* findProtocol(const std::string& id) {
 
 std::vector<const Protocol*> protocolsFor(kitchen::ApplianceKind kind) {
     std::vector<const Protocol*> out;
-    for (const json& id : table().at("order").at(orderKey(kind)))
+    for (const json& id : protocolTable().at("order").at(word(kind)))
         out.push_back(findProtocol(id.get<std::string>()));
     return out;
+}
+
+std::vector<std::string> rolesOf(const std::string& protocol) {
+    const Protocol* p = findProtocol(protocol);
+    return p ? p->roles : std::vector<std::string>{};
+}
+
+std::vector<std::string> rolesFor(const Protocol& protocol, kitchen::ApplianceKind kind) {
+    if (protocol.id == "preheat") {
+        if (kind == kitchen::ApplianceKind::griddle)
+            return {"plate"};
+        if (isLiquid(kind))
+            return {"air"};
+        return {"air", "wet"};
+    }
+    return protocol.roles;
+}
+
+std::map<std::string, double> valuesOfKind(const std::string& protocol,
+                                           kitchen::ApplianceKind kind) {
+    if (isLiquid(kind) &&
+        (protocol == "preheat" || protocol == "block" || protocol == "cavity-map"))
+        return {{"liquid", 1}};
+    return {};
 }
 
 } // namespace dynamet::rating

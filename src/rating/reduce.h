@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "rating/protocols.h"
 #include "rating/reduction.h"
 
 #include <map>
@@ -15,7 +16,7 @@ namespace dynamet::rating {
 struct TestInput {
     std::string protocol;
     std::map<std::string, Series> channels;           ///< K
-    std::map<std::string, std::vector<double>> keyed; ///< K
+    std::map<std::string, std::vector<double>> keyed; ///< K, s or counts
     std::map<std::string, double> values;
     bool lid = true;
     bool forcedFlow = false;
@@ -24,7 +25,5 @@ struct TestInput {
 /// Runs the protocol. notFound for an unknown protocol, invalidArgument for a missing role or an
 /// unknown value, else whatever the protocol refuses.
 Result<Reduction> reduce(const TestInput& test);
-/// Roles that a protocol's channels can have, the leading one first.
-std::vector<std::string> rolesOf(const std::string& protocol);
 
 } // namespace dynamet::rating

@@ -60,6 +60,7 @@ struct Reduction {
     /// Numbers for the heat field, with what they are known jointly with.
     std::vector<kitchen::FieldNumber> fieldNumbers;
     std::vector<kitchen::FieldCovariance> fieldCovariances;
+    std::vector<kitchen::FieldCurve> fieldCurves; ///< of numbers that change while food is in
 };
 
 const Quantity* find(const Reduction& reduction, const std::string& name);

@@ -6,6 +6,7 @@
 #include "numeric/least_squares.h"
 #include "numeric/statistics.h"
 #include "quantity/print.h"
+#include "rating/probe_split.h"
 
 #include <algorithm>
 #include <cmath>
@@ -14,7 +15,7 @@
 namespace dynamet::rating {
 namespace {
 
-constexpr double kLeastWaitS = 600, kGoodWaitS = 1200;
+constexpr double kLeastWaitS = 600, kGoodWaitS = 1500;
 /// How far air and radiant temperature of a zone may lie apart when one probe gives their mean
 /// (definitions §1: the operative temperature; a 4 mm probe beside hot metal reads tens of K off).
 constexpr double kSplitK = 25;
@@ -91,6 +92,31 @@ void addFieldNumbers(Reduction& out, const Quantity& q) {
         {{Face::all, Term::air}, {Face::all, Term::radiant}, covariance});
 }
 
+/// Replaces the guess about air and walls by what two probes tell.
+Result<bool> addSplit(Reduction& out, const ZoneSweep& test, const std::vector<double>& thin) {
+    ProbePair pair;
+    pair.thinK = mean(thin);
+    pair.thickK = mean(test.thickK);
+    pair.thinM = test.thinM;
+    pair.thickM = test.thickM;
+    const double n = static_cast<double>(std::min(thin.size(), test.thickK.size()));
+    pair.uEachK =
+        std::hypot(test.accuracyK, std::hypot(standardDeviation(thin), 1.0) / std::sqrt(n));
+    const auto split = splitProbes(pair);
+    if (!split)
+        return tl::unexpected(split.error());
+    out.quantities.push_back(
+        makeQuantity("air_K", split->value[0], "K", 0, 1e9, std::sqrt(split->cov(0, 0))));
+    out.quantities.push_back(
+        makeQuantity("radiant_K", split->value[1], "K", 0, 1e9, std::sqrt(split->cov(1, 1))));
+    out.fieldNumbers.clear();
+    out.fieldCovariances.clear();
+    std::vector<std::pair<std::size_t, kitchen::FieldKey>> placed;
+    addFieldNumber(out, *split, 0, {kitchen::Face::all, kitchen::Term::air}, placed);
+    addFieldNumber(out, *split, 1, {kitchen::Face::all, kitchen::Term::radiant}, placed);
+    return true;
+}
+
 } // namespace
 
 Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
@@ -105,7 +131,7 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
         return fail(
             Errc::refused,
             fmt::format(
-                "read after {:.0f} min: a grill needs about 20 min at a setting, at least 10",
+                "read after {:.0f} min: a grill needs about 25 min at a setting, at least 10",
                 test.settledForS / 60));
     Split split;
     for (double reading : test.readingsK)
@@ -134,7 +160,7 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
     out.contributions = {{"spot and scatter", typeA}, {"probe's bias", test.accuracyK}};
     if (drift > 0) {
         out.contributions.push_back({"read early", drift});
-        out.warnings.push_back({"early", "read before 20 min had passed: the ± is wider"});
+        out.warnings.push_back({"early", "read before 25 min had passed: the ± is wider"});
     }
     if (split.censored > 0)
         out.warnings.push_back(
@@ -146,6 +172,11 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
         "Food in this zone sees about {} (between air and radiation).",
         printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius, halfWidth95(q)));
     addFieldNumbers(out, q);
+    if (!test.thickK.empty() && split.censored == 0) {
+        if (const auto done = addSplit(out, test, split.measured); !done)
+            return tl::unexpected(done.error());
+        fillDiagonalCovariance(out);
+    }
     return out;
 }
 

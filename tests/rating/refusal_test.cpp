@@ -98,12 +98,13 @@ TEST(Refusal, AZoneReadTooSoon) {
     ZoneSweep test;
     test.readingsK = {420, 425, 418};
     test.settledForS = 120;
-    expectRefusal(reduceZoneSweep(test), "20 min");
+    expectRefusal(reduceZoneSweep(test), "25 min");
 }
 
 TEST(ZoneSweep, ReadingsAtTheLimitOnlyBound) {
     ZoneSweep test;
     test.readingsK = {573.15, 573.15, 573.15};
+    test.limitK = 573.15;
     const auto found = reduceZoneSweep(test);
     ASSERT_TRUE(found.has_value());
     EXPECT_EQ(found->quantities.front().bound, Bound::lower);
@@ -113,6 +114,7 @@ TEST(ZoneSweep, ReadingsAtTheLimitOnlyBound) {
 TEST(ZoneSweep, ACensoredReadingNeverAverages) {
     ZoneSweep test;
     test.readingsK = {560, 566, 573.15};
+    test.limitK = 573.15;
     const auto found = reduceZoneSweep(test);
     test.readingsK = {560, 566};
     const auto without = reduceZoneSweep(test);

@@ -144,7 +144,7 @@ Result<std::map<std::string, std::vector<book::KeyedReading>>> HowPane::keyed() 
         if (!readings)
             return tl::unexpected(readings.error().in(plain(edit->accessibleName())));
         for (const rating::TypedReading& r : *readings)
-            out[role].push_back({r.kelvin, r.typed});
+            out[role].push_back({r.value, r.typed});
     }
     return out;
 }

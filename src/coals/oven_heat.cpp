@@ -1,0 +1,36 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "coals/oven_heat.h"
+
+#include <cmath>
+
+namespace dynamet::coals {
+namespace {
+constexpr int kMostCoals = 60;
+}
+
+double ovenLossW_K(const Air& air) {
+    return 1.5 * std::sqrt(air.pressurePa / 101325) * (1 + 0.9 * std::pow(air.windMPerS, 0.8)) +
+           1.2;
+}
+
+double insideK(const OvenHeat& heat, int under, int lid, double ambientK, double ageFactor) {
+    return ambientK + ageFactor * (heat.perUnderK * under + heat.perLidK * lid);
+}
+
+Count countFor(const OvenHeat& heat, double wantedK, double ambientK, double lidShare) {
+    Count best;
+    double off = 1e9;
+    for (int all = 2; all <= kMostCoals; ++all) {
+        const int lid = static_cast<int>(std::lround(all * lidShare));
+        const double away = std::abs(insideK(heat, all - lid, lid, ambientK) - wantedK);
+        if (away < off) {
+            off = away;
+            best = {all - lid, lid};
+        }
+    }
+    return best;
+}
+
+} // namespace dynamet::coals

@@ -1,0 +1,130 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "rating/bath_loss.h"
+
+#include "numeric/statistics.h"
+#include "quantity/print.h"
+#include "quantity/water.h"
+#include "rating/propagate.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::rating {
+namespace {
+
+constexpr std::size_t kBatches = 8;
+constexpr double kSwitchS = 90; ///< left out after each switch: the element's own heat
+constexpr double kMaxRiseK = 40, kMaxTimeS = 3600;
+
+double capacity(const BathLoss& t, double kelvin) {
+    return t.waterKg * waterSpecificHeat(Temperature::kelvin(kelvin)) + t.bodyJ_K;
+}
+
+/// Mean over even stretches of what is stored and what is lost: heating bends as the loss grows.
+double heatingPower(const BathLoss& t, const Series& heating, double loss, std::size_t without) {
+    const double first = heating.timeS.front();
+    const double width = (heating.timeS.back() - first) / kBatches;
+    double sum = 0, count = 0;
+    for (std::size_t b = 0; b < kBatches; ++b) {
+        const double from = first + static_cast<double>(b) * width;
+        const Series piece = between(heating, from, from + width);
+        if (b == without || piece.size() < 3)
+            continue;
+        const double middle = mean(piece.value);
+        sum += capacity(t, middle) * fitLine(piece.timeS, piece.value).slope +
+               loss * (middle - t.ambientK);
+        ++count;
+    }
+    return sum / std::max(count, 1.0);
+}
+
+Result<Derived> evaluate(const BathLoss& t, std::size_t without) {
+    const Series all = between(t.water, -1e300, 1e300);
+    const double off = all.timeS.front() + t.heaterOffS;
+    const Series heating = between(all, all.timeS.front() + kSwitchS, off);
+    const Series cooling = leaveOut(between(all, off + kSwitchS, 1e300), kBatches, without);
+    if (heating.size() < 24 || cooling.size() < 24)
+        return fail(Errc::refused, "the log needs some minutes of heating and of cooling");
+    Series logs = cooling;
+    for (double& v : logs.value) {
+        if (v <= t.ambientK + 1)
+            return fail(Errc::refused,
+                        "the water is no warmer than the room: there is no loss to see");
+        v = std::log(v - t.ambientK);
+    }
+    const double loss = -fitLine(logs.timeS, logs.value).slope * capacity(t, mean(cooling.value));
+    const double power = heatingPower(t, heating, loss, without);
+    const double hours = (all.timeS.back() - all.timeS.front()) / 3600;
+    const double most = (power - loss * (313.15 - t.ambientK)) * kMaxTimeS / (4180 * kMaxRiseK);
+    Derived out{power, loss, t.evaporatedKg / hours, most};
+    if (t.energyJ)
+        out.push_back(power * t.heaterOffS / *t.energyJ);
+    return out;
+}
+
+std::vector<Influence<BathLoss>> inputs(const BathLoss& test) {
+    std::vector<Influence<BathLoss>> out{
+        {"mass of water", [](BathLoss& t, double s) { t.waterKg *= 1 + s * t.uWaterKg; }},
+        {"heat of the container", [](BathLoss& t, double s) { t.bodyJ_K += s * t.uBodyJ_K; }},
+        {"room", [](BathLoss& t, double s) { t.ambientK += s * t.uAmbientK; }},
+        {"thermometer's bias",
+         [](BathLoss& t, double s) {
+             for (double& v : t.water.value)
+                 v += s * t.uBiasK;
+         }},
+        {"thermometer's gain",
+         [](BathLoss& t, double s) {
+             for (double& v : t.water.value)
+                 v += s * t.uGain * (v - 293.15);
+         }},
+        {"evaporation", [](BathLoss& t, double s) { t.evaporatedKg += s * t.uEvaporatedKg; }}};
+    if (test.energyJ)
+        out.push_back({"meter", [](BathLoss& t, double s) { *t.energyJ *= 1 + s * t.uEnergy; }});
+    return out;
+}
+
+} // namespace
+
+Result<Reduction> reduceBathLoss(const BathLoss& test) {
+    if (!(test.waterKg > 0))
+        return fail(Errc::invalidArgument, "the mass of the water is missing");
+    if (const auto ok = checkReadings(test.water, "the water", 60, 268, 375); !ok)
+        return tl::unexpected(ok.error());
+    const Series all = between(test.water, -1e300, 1e300);
+    const double off = all.timeS.front() + test.heaterOffS;
+    if (test.heaterOffS <= 0 || off >= all.timeS.back())
+        return fail(Errc::invalidArgument,
+                    "say when the heater was switched off; it must be inside the log");
+    const double top = valueAt(all, off), rise = top - all.value.front(),
+                 fell = top - all.value.back();
+    if (rise < 10 || fell < 2)
+        return fail(Errc::refused,
+                    fmt::format("it rose by {:.0f} K and cooled by {:.1f} K: at least 10 "
+                                "and 2 are needed",
+                                rise, fell));
+    const auto spread = spreadOf(test, inputs(test), kBatches, 2, evaluate);
+    if (!spread)
+        return tl::unexpected(spread.error());
+    Reduction out;
+    out.protocol = "bath-loss";
+    std::vector<QuantityName> names{{"net_power_W", "W"},
+                                    {"loss_W_K", "W/K"},
+                                    {"evaporation_kg_h", "kg/h"},
+                                    {"largest_kg", "kg"}};
+    if (test.energyJ)
+        names.push_back({"efficiency", "1"});
+    addQuantities(out, *spread, names);
+    const Quantity &p = out.quantities[0], &l = out.quantities[1];
+    out.sentence = fmt::format("The heater gives {}; {} the lid the bath loses {}.",
+                               printPlusMinus(p.value / 1000, halfWidth95(p) / 1000, "kW"),
+                               test.lid ? "under" : "without",
+                               printPlusMinus(l.value, halfWidth95(l), "W/K", 1));
+    out.warnings.push_back(
+        {"largest", "the most water is what goes from 20 to 60 °C within an hour"});
+    return out;
+}
+
+} // namespace dynamet::rating

@@ -1,0 +1,24 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include <map>
+#include <string>
+#include <vector>
+
+namespace dynamet::rating {
+
+/// A guide page taken apart: "# title", a line "Finds ….", then sections of paragraphs or lists.
+struct GuideText {
+    std::string title;
+    std::string finds; ///< without the word "Finds" and the full stop
+    std::map<std::string, std::vector<std::string>> sections; ///< lines, without list marks
+
+    /// A section's lines joined; empty when it is missing.
+    std::string paragraph(const std::string& section) const;
+    std::vector<std::string> items(const std::string& section) const;
+};
+GuideText readGuide(const std::string& markdown);
+
+} // namespace dynamet::rating

@@ -1,0 +1,69 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "quantity/temperature.h"
+#include "rating/burn_down.h"
+#include "rating/coal_count.h"
+#include "rating/inputs.h"
+#include "rating/zone_sweep.h"
+
+namespace dynamet::rating {
+
+Result<Reduction> zoneSweepFrom(const TestInput& test, TestValues& values) {
+    ZoneSweep t;
+    t.readingsK = keyedOf(test, "probe");
+    if (t.readingsK.empty())
+        return missingRole(test, "probe");
+    t.dialK = keyedOf(test, "dial");
+    t.thickK = keyedOf(test, "thick");
+    t.limitK = values.kelvin("limit_C", 350);
+    t.settledForS = values.read("waited_s", t.settledForS);
+    t.accuracyK = values.read("u_bias_K", t.accuracyK);
+    t.thinM = values.read("thin_m", t.thinM);
+    t.thickM = values.read("thick_m", t.thickM);
+    if (const auto ok = values.nothingLeft(); !ok)
+        return tl::unexpected(ok.error());
+    return reduceZoneSweep(t);
+}
+
+Result<Reduction> burnDownFrom(const TestInput& test, TestValues& values) {
+    const Series *air = channelOf(test, "air"), *floor = channelOf(test, "floor");
+    if (!air && !floor)
+        return missingRole(test, "air");
+    BurnDown t;
+    t.log = floor ? *floor : *air;
+    t.floor = floor != nullptr;
+    t.ambientK = values.kelvin("ambient_C", 15);
+    if (const auto target = values.ifGiven("target_C"))
+        t.targetK = *target + kZeroCelsiusK;
+    t.bandK = values.read("band_K", t.bandK);
+    if (const auto limit = values.ifGiven("limit_C"))
+        t.limitK = *limit + kZeroCelsiusK;
+    values.read("fuel_kg", 0);
+    if (const auto ok = values.nothingLeft(); !ok)
+        return tl::unexpected(ok.error());
+    return reduceBurnDown(t);
+}
+
+Result<Reduction> coalCountFrom(const TestInput& test, TestValues& values) {
+    CoalCount t;
+    t.under = keyedOf(test, "under");
+    t.lid = keyedOf(test, "lid");
+    t.insideK = keyedOf(test, "inside");
+    if (t.insideK.empty())
+        return missingRole(test, "inside");
+    t.ageS = keyedOf(test, "age");
+    t.ambientK = values.kelvin("ambient_C", 15);
+    t.air = {values.pressurePa(), t.ambientK, values.read("wind_m_s", 0)};
+    t.fuel.pieceKg = values.read("coal_kg", t.fuel.pieceKg);
+    t.fuel.heatingJ_kg = values.read("heating_J_kg", t.fuel.heatingJ_kg);
+    t.ironKg = values.read("iron_kg", 0);
+    t.halfS = values.read("half_s", 0);
+    t.fieldUnder = static_cast<int>(values.read("coals_under", 0));
+    t.fieldLid = static_cast<int>(values.read("coals_lid", 0));
+    if (const auto ok = values.nothingLeft(); !ok)
+        return tl::unexpected(ok.error());
+    return reduceCoalCount(t);
+}
+
+} // namespace dynamet::rating

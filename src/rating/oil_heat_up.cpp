@@ -1,0 +1,112 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "rating/oil_heat_up.h"
+
+#include "numeric/statistics.h"
+#include "quantity/print.h"
+#include "rating/propagate.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::rating {
+namespace {
+
+constexpr std::size_t kBatches = 8;
+
+Series window(const OilHeatUp& t) {
+    const Series all = blockMeans(between(t.oil, -1e300, 1e300), 400).means;
+    Series out;
+    for (std::size_t i = 0; i < all.size(); ++i)
+        if (all.value[i] >= t.fromK && all.value[i] <= t.toK &&
+            all.timeS[i] >= all.timeS.front() + t.lagS) {
+            out.timeS.push_back(all.timeS[i]);
+            out.value.push_back(all.value[i]);
+        }
+    return out;
+}
+
+/// Power over the window: mean over the batches of what is stored and what is lost.
+Result<Derived> evaluate(const OilHeatUp& t, std::size_t without) {
+    const Series part = window(t);
+    const double first = part.timeS.front(), width = (part.timeS.back() - first) / kBatches;
+    double sum = 0, count = 0;
+    for (std::size_t b = 0; b < kBatches; ++b) {
+        const Series piece = between(part, first + static_cast<double>(b) * width,
+                                     first + static_cast<double>(b + 1) * width);
+        if (b == without || piece.size() < 2)
+            continue;
+        const double middle = mean(piece.value);
+        sum += (t.oilKg * oilSpecificHeat(middle) + t.potJ_K) *
+                   fitLine(piece.timeS, piece.value).slope +
+               t.lossW_K * (middle - t.ambientK);
+        ++count;
+    }
+    const double power = sum / count;
+    Derived out{power, t.oilKg * oilSpecificHeat(453.15) + t.potJ_K};
+    if (t.energyJ)
+        out.push_back(power * (t.oil.timeS.back() - t.oil.timeS.front()) / *t.energyJ);
+    return out;
+}
+
+std::vector<Influence<OilHeatUp>> inputs(const OilHeatUp& test) {
+    std::vector<Influence<OilHeatUp>> out{
+        {"mass of oil", [](OilHeatUp& t, double s) { t.oilKg *= 1 + s * t.uOilKg; }},
+        // The oil's heat scales with its mass here, so that one is moved for the other.
+        {"heat capacity of oil",
+         [](OilHeatUp& t, double s) { t.oilKg *= 1 + s * t.uSpecificHeat; }},
+        {"heat of the fryer", [](OilHeatUp& t, double s) { t.potJ_K += s * t.uPotJ_K; }},
+        {"heat lost to the room", [](OilHeatUp& t, double s) { t.lossW_K += s * t.uLossW_K; }},
+        {"thermometer", [](OilHeatUp& t, double s) {
+             for (double& v : t.oil.value)
+                 v += s * t.uGain * (v - 293.15);
+         }}};
+    if (test.energyJ)
+        out.push_back({"meter", [](OilHeatUp& t, double s) { *t.energyJ *= 1 + s * t.uEnergy; }});
+    return out;
+}
+
+} // namespace
+
+double oilSpecificHeat(double kelvin) {
+    return 1870 + 3.4 * (kelvin - kZeroCelsiusK);
+}
+
+Result<Reduction> reduceOilHeatUp(const OilHeatUp& test) {
+    if (!(test.oilKg > 0))
+        return fail(Errc::invalidArgument, "the mass of the oil is missing");
+    if (const auto ok = checkReadings(test.oil, "the oil", 60, 270, 540); !ok)
+        return tl::unexpected(ok.error());
+    const Series part = window(test);
+    if (part.size() < 3 * kBatches || part.value.back() < test.toK - 15)
+        return fail(Errc::refused,
+                    fmt::format("the oil does not pass from {:.0f} to {:.0f} °C in this log",
+                                test.fromK - kZeroCelsiusK, test.toK - kZeroCelsiusK));
+    const auto spread = spreadOf(test, inputs(test), kBatches, 1, evaluate);
+    if (!spread)
+        return tl::unexpected(spread.error());
+    Reduction out;
+    out.protocol = "oil-heat-up";
+    std::vector<QuantityName> names{{"net_power_W", "W"}, {"capacity_J_K", "J/K"}};
+    if (test.energyJ)
+        names.push_back({"efficiency", "1"});
+    addQuantities(out, *spread, names);
+    const Quantity& q = out.quantities.front();
+    std::vector<double> model;
+    double k = part.value.front();
+    for (std::size_t i = 0; i < part.size(); ++i) {
+        if (i > 0)
+            k += (part.timeS[i] - part.timeS[i - 1]) *
+                 (q.value - test.lossW_K * (k - test.ambientK)) /
+                 (test.oilKg * oilSpecificHeat(k) + test.potJ_K);
+        model.push_back(k);
+    }
+    addFit(out, part, model);
+    out.sentence = fmt::format("It puts {} into the oil.",
+                               printPlusMinus(q.value / 1000, halfWidth95(q) / 1000, "kW"));
+    return out;
+}
+
+} // namespace dynamet::rating

@@ -1,0 +1,26 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "kitchen/infrared.h"
+#include "rating/reduction.h"
+
+namespace dynamet::rating {
+
+/// Infrared readings spot by spot over a plate, row by row. SI.
+struct SurfaceMap {
+    std::vector<double> shownK;
+    int perRow = 0; ///< 0 = not a grid
+    kitchen::InfraredView view;
+    double uEmissivity = 0.05, uBackgroundK = 10, uGun = 0.01; ///< the last relative to °C
+    std::optional<double> limitK;
+};
+
+/// The surface's true temperatures in the readings' order, K; refused as surfaceFromInfrared.
+Result<std::vector<double>> trueSpots(const SurfaceMap& test);
+/// Mean, spread (hottest − coldest), hottest and coldest spot, K. Refused: fewer than three spots,
+/// emissivity below 0.5, readings at the gun's limit.
+Result<Reduction> reduceSurfaceMap(const SurfaceMap& test);
+
+} // namespace dynamet::rating
