@@ -11,12 +11,14 @@
 #include "formats/text_file.h"
 #include "rating/needed_values.h"
 
+#include <cctype>
 #include <chrono>
 #include <cstdio>
 #include <cstdlib>
 #include <cstring>
 #include <filesystem>
 #include <nlohmann/json.hpp>
+#include <sstream>
 
 namespace {
 
@@ -56,8 +58,19 @@ void addPlacesAndThings(book::Book& book, const json& kitchen, const book::When&
         kitchen::Instrument i;
         i.id = row.at("id").get<std::string>();
         i.name = row.at("name").get<std::string>();
-        i.kind = row.at("kind") == "scale" ? kitchen::InstrumentKind::scale
-                                           : kitchen::InstrumentKind::probe;
+        i.kind = row.at("kind") == "scale"      ? kitchen::InstrumentKind::scale
+                 : row.at("kind") == "infrared" ? kitchen::InstrumentKind::infrared
+                                                : kitchen::InstrumentKind::probe;
+        if (row.contains("damage_limit_C"))
+            i.damageLimit = row.at("damage_limit_C").get<double>() + kZeroCelsiusK;
+        if (row.contains("calibrated")) {
+            const json& c = row.at("calibrated");
+            const double gain = c.at("gain").get<double>();
+            i.calibrations.push_back(
+                {i.id + "-checked", on(c.at("day").get<std::string>(), 9).utcMs,
+                 c.at("offset_ice_K").get<double>() + kZeroCelsiusK * (1 - gain), gain,
+                 c.at("u_K").get<double>()});
+        }
         i.accuracy = row.at("accuracy_K").get<double>();
         i.resolution = row.at("resolution").get<double>();
         if (row.contains("high_limit_C"))
@@ -76,6 +89,13 @@ void addPlacesAndThings(book::Book& book, const json& kitchen, const book::When&
         v.emissivity = row.at("emissivity").get<double>();
         need(addVessel(book, v, when), "vessel");
     }
+    for (const json& row : kitchen.at("inserts"))
+        need(addInsert(book,
+                       {row.at("id").get<std::string>(), row.at("name").get<std::string>(),
+                        row.at("kind") == "plate" ? kitchen::InsertKind::plate
+                                                  : kitchen::InsertKind::deflector},
+                       when),
+             "insert");
     for (const json& row : kitchen.at("appliances")) {
         kitchen::Appliance a = need(
             kitchen::typicalAppliance(*kitchen::applianceKind(row.at("kind").get<std::string>())),
@@ -89,25 +109,43 @@ void addPlacesAndThings(book::Book& book, const json& kitchen, const book::When&
     }
 }
 
+/// The role of a column: the one whose name the header carries, else the protocol's first.
 std::string roleOf(const std::string& protocol, const std::string& column, bool plate) {
-    if (protocol == "water-heat-up")
-        return "water";
     if (protocol == "preheat")
         return plate ? "plate" : "air";
-    return column.find("Block") != std::string::npos ? "block" : "air";
+    std::string small = column;
+    for (char& c : small)
+        c = static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+    const auto roles = rating::rolesOf(protocol);
+    for (const std::string& role : roles)
+        if (small.find(role) != std::string::npos)
+            return role;
+    return roles.front();
+}
+
+/// Lines "role: readings", read as the window reads what is typed.
+void readNotes(const std::string& text, const std::string& path, book::TestRecord& test) {
+    const rating::Protocol* protocol = rating::findProtocol(test.protocol);
+    std::istringstream in(text);
+    for (std::string line; std::getline(in, line);) {
+        const auto colon = line.find(':');
+        for (const rating::KeyedRole& role : protocol->keyed)
+            if (role.role == line.substr(0, colon))
+                for (const auto& r : need(
+                         rating::parseKeyed(role, line.substr(colon + 1), TemperatureUnit::celsius),
+                         path))
+                    test.keyed[role.role].push_back({r.value, r.typed});
+    }
 }
 
 void readLog(const std::string& path, bool plate, book::TestRecord& test) {
     const std::string text = need(formats::readTextFile(path), path);
-    const auto dialect = need(formats::sniffCsv(text), path);
-    const auto log = need(formats::parseCsv(text, dialect), path);
-    if (test.protocol == "zone-sweep") {
-        for (std::size_t c = 0; c < log.channels.size(); ++c)
-            for (double v : log.channels[c].asRecorded)
-                test.keyed[c == 0 ? "probe" : "dial"].push_back(
-                    {v + kZeroCelsiusK, std::to_string(static_cast<int>(v)) + " C"});
+    if (!rating::findProtocol(test.protocol)->fromLog) {
+        readNotes(text, path, test);
         return;
     }
+    const auto dialect = need(formats::sniffCsv(text), path);
+    const auto log = need(formats::parseCsv(text, dialect), path);
     for (const auto& channel : log.channels)
         test.channels.push_back({roleOf(test.protocol, channel.name, plate), channel.name,
                                  unitSign(channel.unit), "", log.timeS, channel.asRecorded,
@@ -130,44 +168,80 @@ std::map<std::string, std::string> typedFor(const book::TestRecord& test) {
     return out;
 }
 
+/// Values that the kitchen's file states for a test, beside the protocol's usual ones.
+std::map<std::string, double> valuesOf(const json& row, const std::string& protocol) {
+    const json& truth = row.at("truth");
+    const std::string setting = row.at("setting").get<std::string>();
+    if (protocol == "water-heat-up")
+        return {{"water_kg", 1.5},
+                {"pot_kg", truth.at("pan_kg").get<double>()},
+                {"ambient_C", 21},
+                {"altitude_m", 6}};
+    if (protocol == "preheat")
+        return {{"set_C", std::stod(setting.substr(setting.find('=') + 1))}, {"limit_C", 350}};
+    if (protocol == "block")
+        return {{"mass_kg", 0.0462}, {"area_m2", 0.0065}, {"emissivity", 0.95}};
+    if (protocol == "zone-sweep")
+        return {{"waited_s", 1800},
+                {"limit_C", truth.contains("air_C") ? 1000.0 : 320.0},
+                {"thin_m", 0.0015},
+                {"thick_m", 0.004}};
+    if (protocol == "surface-map")
+        return {{"per_row", truth.at("per_row").get<double>()},
+                {"emissivity", truth.at("emissivity").get<double>()}};
+    if (protocol == "burn-down")
+        return {{"target_C", row.at("target_C").get<double>()}, {"band_K", 20}, {"ambient_C", 15}};
+    if (protocol == "coal-count")
+        return {{"ambient_C", 9},
+                {"iron_kg", row.at("iron_kg").get<double>()},
+                {"half_s", row.at("half_min").get<double>() * 60},
+                {"coal_kg", 0.024}};
+    if (protocol == "one-face-block")
+        return {{"air_C", truth.at("air_C").get<double>()}, {"from_below", 1}};
+    if (protocol == "bath-loss")
+        return {{"water_kg", truth.at("kg").get<double>()}, {"off_s", 2700}, {"ambient_C", 21}};
+    if (protocol == "oil-heat-up")
+        return {{"oil_kg", truth.at("kg").get<double>()}, {"ambient_C", 21}};
+    return {};
+}
+
+void addTest(book::Book& book, const kitchen::Kitchen& known, const json& row,
+             const std::string& path, int number) {
+    book::TestRecord test;
+    test.id = book::newId();
+    test.applianceId = row.at("appliance").get<std::string>();
+    test.protocol = row.at("protocol").get<std::string>();
+    test.setting = row.at("setting").get<std::string>();
+    const json& truth = row.at("truth");
+    const auto* appliance = findAppliance(known, test.applianceId);
+    test.zone = row.value("zone", appliance->zones.front().name);
+    test.vesselId = isHob(appliance->kind) ? appliance->standardVesselId : "";
+    test.siteId = appliance->siteId;
+    test.operatorName = row.at("by").get<std::string>();
+    test.instrumentId = row.value("instrument", "");
+    test.fuel = row.value("fuel", "");
+    test.fanOn = truth.value("fan", false);
+    test.lidOn = true;
+    test.started = on(row.at("day").get<std::string>(), 9 + number % 8);
+    test.values = valuesOf(row, test.protocol);
+    test.values.merge(rating::valuesOfKind(test.protocol, appliance->kind));
+    test.typed = typedFor(test);
+    readLog(path, truth.value("plate", false), test);
+    need(book::addTest(book, test, test.started), test.setting);
+    const auto reduction = need(rating::reduce(inputOf(test, known.instruments)),
+                                test.applianceId + " " + test.setting);
+    std::printf("%-13s %-14s %-34s %s\n", test.applianceId.c_str(), test.protocol.c_str(),
+                test.setting.c_str(), reduction.sentence.c_str());
+    need(saveReduction(book, test.id, reduction, test.values, "", test.started), test.setting);
+}
+
 void addTests(book::Book& book, const json& kitchen, const std::string& folder) {
+    const kitchen::Kitchen known = need(loadKitchen(book), "kitchen");
     int number = 0;
     for (const json& row : kitchen.at("tests")) {
         char name[32];
         std::snprintf(name, sizeof name, "/test-%02d.csv", ++number);
-        book::TestRecord test;
-        test.id = book::newId();
-        test.applianceId = row.at("appliance").get<std::string>();
-        test.protocol = row.at("protocol").get<std::string>();
-        test.setting = row.at("setting").get<std::string>();
-        const json& truth = row.at("truth");
-        const bool water = test.protocol == "water-heat-up";
-        test.zone =
-            row.value("zone", water ? "pan" : (test.applianceId == "basket" ? "basket" : "middle"));
-        test.vesselId = water ? "steel-pan" : "";
-        test.siteId = "saltmarsh";
-        test.operatorName = row.at("by").get<std::string>();
-        test.fanOn = truth.value("fan", false);
-        test.lidOn = true;
-        test.started = on(row.at("day").get<std::string>(), 9 + number % 8);
-        if (water)
-            test.values = {
-                {"water_kg", 1.5}, {"pot_kg", 1.9}, {"ambient_C", 21}, {"altitude_m", 6}};
-        if (test.protocol == "preheat")
-            test.values = {{"set_C", std::stod(test.setting.substr(test.setting.find('=') + 1))},
-                           {"limit_C", 350}};
-        if (test.protocol == "block")
-            test.values = {{"mass_kg", 0.0462}, {"area_m2", 0.0065}, {"emissivity", 0.95}};
-        if (test.protocol == "zone-sweep")
-            test.values = {{"waited_s", 1500}, {"limit_C", 350}};
-        test.typed = typedFor(test);
-        readLog(folder + name, truth.value("plate", false), test);
-        need(addTest(book, test, test.started), test.setting);
-        const auto reduction =
-            need(rating::reduce(inputOf(test)), test.applianceId + " " + test.setting);
-        std::printf("%-13s %-14s %-34s %s\n", test.applianceId.c_str(), test.protocol.c_str(),
-                    test.setting.c_str(), reduction.sentence.c_str());
-        need(saveReduction(book, test.id, reduction, test.values, "", test.started), test.setting);
+        addTest(book, known, row, folder + name, number);
     }
 }
 

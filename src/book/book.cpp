@@ -3,6 +3,7 @@
 
 #include "book/book.h"
 
+#include <SQLiteCpp/Backup.h>
 #include <array>
 #include <cerrno>
 #include <cstring>
@@ -17,7 +18,8 @@
 
 namespace dynamet::data {
 extern const std::string_view book_migration_001;
-}
+extern const std::string_view book_migration_002;
+} // namespace dynamet::data
 
 namespace dynamet::book {
 namespace {
@@ -53,7 +55,8 @@ Result<bool> looksLikeABook(const std::string& path) {
 }
 
 void migrate(SQLite::Database& database, int from) {
-    constexpr std::array<const std::string_view*, 1> kMigrations{&data::book_migration_001};
+    constexpr std::array<const std::string_view*, kSchemaVersion> kMigrations{
+        &data::book_migration_001, &data::book_migration_002};
     for (int version = from; version < kSchemaVersion; ++version) {
         SQLite::Transaction transaction(database);
         database.exec(std::string(*kMigrations[static_cast<std::size_t>(version)]));
@@ -164,6 +167,15 @@ Result<Book> Book::open(const std::string& path) {
             copy.exec();
             migrate(*database, version);
         }
+        if (access != Access::readWrite && version < kSchemaVersion) {
+            // An older book that may not be written is brought up to date in memory only.
+            auto copy = std::make_unique<SQLite::Database>(":memory:", SQLite::OPEN_READWRITE |
+                                                                           SQLite::OPEN_CREATE);
+            SQLite::Backup backup(*copy, *database);
+            backup.executeStep();
+            migrate(*copy, version);
+            database = std::move(copy);
+        }
         return Book(std::move(database), path, access, lock);
     } catch (const SQLite::Exception& exception) {
         if (lock >= 0)
@@ -182,9 +194,10 @@ Result<Book> Book::create(const std::string& path, const When& when) {
             setUp(database, true);
             migrate(database, 0);
             SQLite::Statement info(database, "INSERT INTO book_info VALUES (?, ?)");
-            for (const auto& [key, value] : {std::pair<std::string, std::string>{"min_reader", "1"},
-                                             {"created_at_ms", std::to_string(when.utcMs)},
-                                             {"id", newId()}}) {
+            for (const auto& [key, value] :
+                 {std::pair<std::string, std::string>{"min_reader", std::to_string(kMinReader)},
+                  {"created_at_ms", std::to_string(when.utcMs)},
+                  {"id", newId()}}) {
                 info.bind(1, key);
                 info.bind(2, value);
                 info.exec();
@@ -206,6 +219,19 @@ std::string newId() {
     words[2] = (words[2] & 0x3fffffffU) | 0x80000000U;
     return fmt::format("{:08x}-{:04x}-{:04x}-{:04x}-{:04x}{:08x}", words[0], words[1] >> 16,
                        words[1] & 0xffff, words[2] >> 16, words[2] & 0xffff, words[3]);
+}
+
+Result<bool> setWithdrawn(Book& book, const char* table, const std::string& id,
+                          std::optional<When> when) {
+    return inTransaction(book, [&](SQLite::Database& db) {
+        SQLite::Statement s(db, fmt::format("UPDATE {} SET withdrawn_at_ms=? WHERE id=?", table));
+        if (when)
+            s.bind(1, when->utcMs);
+        else
+            s.bind(1);
+        s.bind(2, id);
+        s.exec();
+    });
 }
 
 Result<std::string> checkBook(Book& book) {

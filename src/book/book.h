@@ -8,12 +8,15 @@
 #include <SQLiteCpp/SQLiteCpp.h>
 #include <cstdint>
 #include <memory>
+#include <optional>
 #include <string>
 
 namespace dynamet::book {
 
 inline constexpr std::int32_t kApplicationId = 0x44594e4d; // "DYNM"
-inline constexpr int kSchemaVersion = 1;
+inline constexpr int kSchemaVersion = 2;
+/// Oldest program version that can read what this one writes.
+inline constexpr int kMinReader = 2;
 
 /// When something was written: passed in, so that nothing here asks a clock.
 struct When {
@@ -60,6 +63,11 @@ std::string newId();
 /// (readOnly, io "disk full", corruptData) that says that nothing was changed.
 template <class Action>
 Result<bool> inTransaction(Book& book, Action action);
+
+/// Hides (a time) or shows again (nullopt) a row of a table that has withdrawn_at_ms; nothing is
+/// ever deleted.
+Result<bool> setWithdrawn(Book& book, const char* table, const std::string& id,
+                          std::optional<When> when);
 
 /// Translates what SQLite threw.
 Error translated(const SQLite::Exception& exception);

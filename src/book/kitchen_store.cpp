@@ -307,6 +307,24 @@ Result<bool> addAppliance(Book& book, const kitchen::Appliance& a, const When& w
     });
 }
 
+Result<bool> addCalibration(Book& book, const std::string& instrumentId,
+                            const kitchen::Calibration& calibration) {
+    return inTransaction(book, [&](Database& db) {
+        Statement c(db, "INSERT INTO calibration VALUES (?,?,?,?,?,?,NULL)");
+        c.bind(1, calibration.id);
+        c.bind(2, instrumentId);
+        c.bind(3, calibration.validFromMs);
+        c.bind(4, calibration.offset);
+        c.bind(5, calibration.gain);
+        c.bind(6, calibration.u);
+        c.exec();
+    });
+}
+
+Result<bool> withdrawCalibration(Book& book, const std::string& id, std::optional<When> when) {
+    return setWithdrawn(book, "calibration", id, when);
+}
+
 Result<kitchen::Kitchen> loadKitchen(Book& book) {
     return reading(book, [](Database& db) {
         kitchen::Kitchen out;

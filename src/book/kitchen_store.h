@@ -15,6 +15,11 @@ Result<bool> addVessel(Book& book, const kitchen::Vessel& vessel, const When& wh
 Result<bool> addInsert(Book& book, const kitchen::Insert& insert, const When& when);
 Result<bool> addAppliance(Book& book, const kitchen::Appliance& appliance, const When& when);
 
+/// A calibration that holds from its date on; older tests are not touched by it.
+Result<bool> addCalibration(Book& book, const std::string& instrumentId,
+                            const kitchen::Calibration& calibration);
+Result<bool> withdrawCalibration(Book& book, const std::string& id, std::optional<When> when);
+
 /// Everything that is not withdrawn, with the rated numbers of every appliance, oldest first.
 Result<kitchen::Kitchen> loadKitchen(Book& book);
 

@@ -21,6 +21,22 @@ std::vector<kitchen::FieldCovariance> covariancesOf(SQLite::Database& db,
     return out;
 }
 
+std::optional<kitchen::FieldCurve> curveOf(SQLite::Database& db, const kitchen::FieldKey& key,
+                                           const std::string& reduction) {
+    kitchen::FieldCurve out;
+    out.key = key;
+    out.reductionId = reduction;
+    SQLite::Statement s(db, "SELECT t_s,change_si FROM field_curve WHERE reduction_id=? AND "
+                            "field_key=? ORDER BY t_s");
+    s.bind(1, reduction);
+    s.bind(2, word(key));
+    while (s.executeStep()) {
+        out.timeS.push_back(s.getColumn(0).getDouble());
+        out.change.push_back(s.getColumn(1).getDouble());
+    }
+    return out.timeS.empty() ? std::nullopt : std::optional(out);
+}
+
 } // namespace
 
 std::vector<kitchen::RatedNumber> loadRatedNumbers(SQLite::Database& db,
@@ -52,6 +68,7 @@ std::vector<kitchen::RatedNumber> loadRatedNumbers(SQLite::Database& db,
                     s.getColumn(4).getString(),
                     "measured"};
         n.covarianceWith = covariancesOf(db, n.number.reductionId);
+        n.curve = curveOf(db, *key, n.number.reductionId);
         out.push_back(n);
     }
     return out;

@@ -120,15 +120,7 @@ Result<std::string> saveTranslation(Book& book, const std::string& recipeId,
 }
 
 Result<bool> withdrawTranslation(Book& book, const std::string& id, std::optional<When> when) {
-    return inTransaction(book, [&](Database& db) {
-        Statement s(db, "UPDATE translation SET withdrawn_at_ms=? WHERE id=?");
-        if (when)
-            s.bind(1, when->utcMs);
-        else
-            s.bind(1);
-        s.bind(2, id);
-        s.exec();
-    });
+    return setWithdrawn(book, "translation", id, when);
 }
 
 Result<std::vector<TranslationLine>> listTranslations(Book& book, const std::string& recipeId) {

@@ -24,7 +24,7 @@ double toKelvin(double value, const std::string& unit) {
 }
 
 void insertTest(Database& db, const TestRecord& t, const When& when) {
-    Statement s(db, "INSERT INTO test VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,NULL)");
+    Statement s(db, "INSERT INTO test VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,NULL,?,?)");
     s.bind(1, t.id);
     s.bind(2, t.applianceId);
     s.bind(3, t.protocol);
@@ -44,6 +44,8 @@ void insertTest(Database& db, const TestRecord& t, const When& when) {
     s.bind(17, t.started.utcMs);
     s.bind(18, t.started.offsetMin);
     s.bind(19, when.utcMs);
+    bindText(s, 20, t.instrumentId);
+    bindText(s, 21, t.photoSha256);
     s.exec();
 }
 
@@ -70,7 +72,7 @@ void insertReadings(Database& db, const TestRecord& t) {
             k.bind(1, t.id);
             k.bind(2, role);
             k.bind(3, static_cast<int>(i));
-            k.bind(4, readings[i].kelvin);
+            k.bind(4, readings[i].value);
             k.bind(5, readings[i].typed);
             k.exec();
             k.reset();
@@ -104,6 +106,16 @@ void insertNumbers(Database& db, const std::string& id, const rating::Reduction&
         n.exec();
         n.reset();
     }
+    Statement v(db, "INSERT INTO field_curve VALUES (?,?,?,?)");
+    for (const kitchen::FieldCurve& curve : r.fieldCurves)
+        for (std::size_t i = 0; i < curve.timeS.size(); ++i) {
+            v.bind(1, id);
+            v.bind(2, word(curve.key));
+            v.bind(3, curve.timeS[i]);
+            v.bind(4, curve.change[i]);
+            v.exec();
+            v.reset();
+        }
     Statement c(db, "INSERT INTO field_covariance VALUES (?,?,?,?)");
     for (const kitchen::FieldCovariance& covariance : r.fieldCovariances) {
         c.bind(1, id);
@@ -113,19 +125,6 @@ void insertNumbers(Database& db, const std::string& id, const rating::Reduction&
         c.exec();
         c.reset();
     }
-}
-
-Result<bool> setWithdrawn(Book& book, const char* table, const std::string& id,
-                          std::optional<When> when) {
-    return inTransaction(book, [&](Database& db) {
-        Statement s(db, fmt::format("UPDATE {} SET withdrawn_at_ms=? WHERE id=?", table));
-        if (when)
-            s.bind(1, when->utcMs);
-        else
-            s.bind(1);
-        s.bind(2, id);
-        s.exec();
-    });
 }
 
 void loadReadings(Database& db, TestRecord& t) {
@@ -143,7 +142,7 @@ void loadReadings(Database& db, TestRecord& t) {
         t.channels.push_back(std::move(channel));
     }
     Statement k(
-        db, "SELECT role,value_k,typed FROM keyed_reading WHERE test_id=? ORDER BY role,position");
+        db, "SELECT role,value_si,typed FROM keyed_reading WHERE test_id=? ORDER BY role,position");
     k.bind(1, t.id);
     while (k.executeStep())
         t.keyed[k.getColumn(0).getString()].push_back(
@@ -164,22 +163,64 @@ std::optional<bool> flagAt(Statement& s, int column) {
 
 } // namespace
 
-rating::TestInput inputOf(const TestRecord& test) {
+namespace {
+
+/// Protocols whose ± of the probe may come from its own calibration.
+bool takesProbeBias(const std::string& protocol) {
+    return protocol == "preheat" || protocol == "block" || protocol == "block-pair" ||
+           protocol == "zone-sweep";
+}
+
+const kitchen::Instrument* instrumentOf(const std::vector<kitchen::Instrument>& instruments,
+                                        const std::string& id) {
+    for (const kitchen::Instrument& i : instruments)
+        if (!id.empty() && i.id == id)
+            return &i;
+    return nullptr;
+}
+
+} // namespace
+
+rating::TestInput inputOf(const TestRecord& test,
+                          const std::vector<kitchen::Instrument>& instruments) {
     rating::TestInput out;
     out.protocol = test.protocol;
     out.values = test.values;
     out.lid = test.lidOn.value_or(true);
     out.forcedFlow = test.fanOn.value_or(false);
+    const kitchen::Instrument* common = instrumentOf(instruments, test.instrumentId);
     for (const RecordedChannel& channel : test.channels) {
+        const kitchen::Instrument* own = instrumentOf(instruments, channel.instrumentId);
         Series series{channel.timeS, {}};
         for (double v : channel.asRecorded)
-            series.value.push_back(toKelvin(v, channel.unit));
+            series.value.push_back(
+                corrected(own ? own : common, test.started.utcMs, toKelvin(v, channel.unit)));
         out.channels[channel.role] = std::move(series);
     }
+    const rating::Protocol* protocol = rating::findProtocol(test.protocol);
     for (const auto& [role, readings] : test.keyed)
-        for (const KeyedReading& reading : readings)
-            out.keyed[role].push_back(reading.kelvin);
+        for (const KeyedReading& reading : readings) {
+            const bool temperature = !protocol || isTemperature(*protocol, role);
+            const bool check = test.protocol == "instrument-check";
+            out.keyed[role].push_back(temperature && !check
+                                          ? corrected(common, test.started.utcMs, reading.value)
+                                          : reading.value);
+        }
+    if (common && calibrationAt(*common, test.started.utcMs) && takesProbeBias(test.protocol))
+        out.values.emplace("u_bias_K", readingUncertainty(*common, test.started.utcMs));
     return out;
+}
+
+Result<bool> keepAttachment(Book& book, const std::string& sha256, const std::string& mediaType,
+                            const std::string& name, const std::string& content) {
+    return inTransaction(book, [&](Database& db) {
+        Statement s(db, "INSERT OR IGNORE INTO attachment VALUES (?,?,?,?)");
+        s.bind(1, sha256);
+        s.bind(2, mediaType);
+        s.bind(3, name);
+        s.bind(4, content.data(), static_cast<int>(content.size()));
+        s.exec();
+    });
 }
 
 Result<bool> addTest(Book& book, const TestRecord& test, const When& when) {
@@ -259,7 +300,8 @@ Result<TestRecord> loadTest(Book& book, const std::string& testId) {
         Statement s(
             db, "SELECT "
                 "appliance_id,protocol,setting,zone,insert_id,vessel_id,site_id,operator,ambient_k,"
-                "wind_m_s,fuel,lid_on,fan_on,values_json,typed_json,started_at_ms,utc_offset_min "
+                "wind_m_s,fuel,lid_on,fan_on,values_json,typed_json,started_at_ms,utc_offset_min,"
+                "instrument_id,photo_sha256 "
                 "FROM test "
                 "WHERE id=?");
         s.bind(1, testId);
@@ -284,6 +326,8 @@ Result<TestRecord> loadTest(Book& book, const std::string& testId) {
         t.typed =
             json::parse(s.getColumn(14).getString()).get<std::map<std::string, std::string>>();
         t.started = {s.getColumn(15).getInt64(), s.getColumn(16).getInt()};
+        t.instrumentId = textAt(s, 17);
+        t.photoSha256 = textAt(s, 18);
         loadReadings(db, t);
         out = std::move(t);
         return out;
@@ -295,12 +339,35 @@ Result<TestRecord> loadTest(Book& book, const std::string& testId) {
     return std::move(**loaded);
 }
 
+Result<std::vector<RatedLine>> loadHistory(Book& book, const std::string& applianceId) {
+    return reading(book, [&](Database& db) {
+        std::vector<RatedLine> out;
+        Statement s(db,
+                    "SELECT t.id,t.protocol,t.setting,t.zone,t.started_at_ms,q.name,q.value_si,"
+                    "q.unit,q.u_si FROM test t JOIN reduction r ON r.test_id=t.id "
+                    "JOIN reduction_quantity q ON q.reduction_id=r.id WHERE t.appliance_id=? AND "
+                    "t.withdrawn_at_ms IS NULL AND r.withdrawn_at_ms IS NULL AND q.bound='none' "
+                    "AND t.protocol<>'instrument-check' AND NOT EXISTS (SELECT 1 FROM reduction n "
+                    "WHERE n.supersedes=r.id AND n.withdrawn_at_ms IS NULL) "
+                    "ORDER BY t.started_at_ms,t.id,q.position");
+        s.bind(1, applianceId);
+        while (s.executeStep())
+            out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(),
+                           s.getColumn(2).getString(), s.getColumn(3).getString(),
+                           s.getColumn(4).getInt64(), s.getColumn(5).getString(),
+                           s.getColumn(6).getDouble(), s.getColumn(7).getString(),
+                           s.getColumn(8).getDouble()});
+        return out;
+    });
+}
+
 Result<std::map<std::string, std::int64_t>> newestRatings(Book& book) {
     return reading(book, [](Database& db) {
         std::map<std::string, std::int64_t> out;
         Statement s(db, "SELECT t.appliance_id, MAX(t.started_at_ms) FROM test t JOIN reduction r "
                         "ON r.test_id=t.id "
-                        "WHERE t.withdrawn_at_ms IS NULL AND r.withdrawn_at_ms IS NULL GROUP BY "
+                        "WHERE t.withdrawn_at_ms IS NULL AND r.withdrawn_at_ms IS NULL AND "
+                        "t.protocol<>'instrument-check' GROUP BY "
                         "t.appliance_id");
         while (s.executeStep())
             out[s.getColumn(0).getString()] = s.getColumn(1).getInt64();

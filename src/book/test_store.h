@@ -4,6 +4,7 @@
 #pragma once
 
 #include "book/book.h"
+#include "kitchen/instrument.h"
 #include "rating/reduce.h"
 
 #include <map>
@@ -24,7 +25,7 @@ struct RecordedChannel {
 
 /// A reading that was typed: the text beside its value.
 struct KeyedReading {
-    double kelvin = 0;
+    double value = 0; ///< K, s or a count, by the protocol's role
     std::string typed;
     bool operator==(const KeyedReading&) const = default;
 };
@@ -37,6 +38,8 @@ struct TestRecord {
     std::string setting; ///< canonical text
     std::string zone;
     std::string insertId, vesselId, siteId;
+    std::string instrumentId; ///< of all readings whose channel names none
+    std::string photoSha256;  ///< an attachment of the book
     std::string operatorName, fuel;
     std::optional<double> ambientK, windMPerS;
     std::optional<bool> lidOn, fanOn;
@@ -49,9 +52,14 @@ struct TestRecord {
     bool operator==(const TestRecord& o) const { return id == o.id; }
 };
 
-/// The test as the reductions want it (kelvins, lags and offsets not yet applied).
-rating::TestInput inputOf(const TestRecord& test);
+/// The test as the reductions want it: kelvins, corrected by the calibration that was in force when
+/// the test was made; readings from before a calibration stay as they were.
+rating::TestInput inputOf(const TestRecord& test,
+                          const std::vector<kitchen::Instrument>& instruments);
 
+/// Keeps a file's content by its SHA-256; keeping it twice does nothing.
+Result<bool> keepAttachment(Book& book, const std::string& sha256, const std::string& mediaType,
+                            const std::string& name, const std::string& content);
 /// Keeps a test as a draft, with its raw readings.
 Result<bool> addTest(Book& book, const TestRecord& test, const When& when);
 /// Makes a draft a rating: keeps the reduction and its field numbers. Returns the reduction's id.
@@ -76,6 +84,17 @@ struct TestLine {
 Result<std::vector<TestLine>> listTests(Book& book, const std::string& applianceId);
 /// notFound when it is not there (withdrawn tests are found).
 Result<TestRecord> loadTest(Book& book, const std::string& testId);
+/// One rated quantity of one test, for control charts.
+struct RatedLine {
+    std::string testId, protocol, setting, zone;
+    std::int64_t startedMs = 0;
+    std::string name;
+    double value = 0;
+    std::string unit;
+    double u = 0;
+};
+/// All standing quantities of an appliance, oldest first; bounds are left out.
+Result<std::vector<RatedLine>> loadHistory(Book& book, const std::string& applianceId);
 /// When each appliance was last rated, UTC ms.
 Result<std::map<std::string, std::int64_t>> newestRatings(Book& book);
 

@@ -20,6 +20,7 @@ struct Typed {
     cli::RateOptions rate;
     cli::TranslateOptions translate;
     cli::FieldOptions field;
+    cli::FindOptions find;
     cli::NewBookOptions book;
     bool json = false;
     Run run;
@@ -28,10 +29,12 @@ struct Typed {
 void addRate(CLI::App& app, Typed& typed) {
     auto* verb =
         app.add_subcommand("rate", "reduce a test to rated quantities with their uncertainty");
-    verb->add_option("PROTOCOL", typed.rate.protocol, "water-heat-up, preheat, block or zone-sweep")
-        ->required()
-        ->check(CLI::IsMember({"water-heat-up", "preheat", "block", "zone-sweep"}));
-    verb->add_option("--log", typed.rate.log, "the log, CSV")->required();
+    verb->add_option("PROTOCOL", typed.rate.protocol,
+                     "water-heat-up, block, …; a wrong one lists them")
+        ->required();
+    verb->add_option("--log", typed.rate.log, "the log, CSV");
+    verb->add_option("--key", typed.rate.keyed,
+                     "ROLE=readings typed in a row, as probe=\"142 139\"");
     verb->add_option("--column", typed.rate.columns, "NAME=ROLE, for each column that is used");
     verb->add_option("--with", typed.rate.with, "NAME=VALUE, SI");
     verb->add_flag("--no-lid", typed.rate.noLid, "water-heat-up without a lid");
@@ -79,6 +82,14 @@ void addVerbs(CLI::App& app, Typed& typed) {
     field->add_option("SETTING", typed.field.setting, "e.g. oven=180C");
     field->add_option("ZONE", typed.field.zone, "e.g. indirect");
     field->callback([&typed] { typed.run = [&typed] { return cli::field(typed.field); }; });
+    auto* find =
+        app.add_subcommand("find", "setups of an appliance that make a zone as hot as wanted");
+    find->add_option("BOOK", typed.find.book, "the book")->required();
+    find->add_option("APPLIANCE", typed.find.appliance, "its name")->required();
+    find->add_option("--zone", typed.find.zones, "a zone; may be given more than once")->required();
+    find->add_option("--between", typed.find.between, "LOW..HIGH for it, e.g. 110C..125C or 240C..")
+        ->required();
+    find->callback([&typed] { typed.run = [&typed] { return cli::find(typed.find); }; });
     addBook(app, typed);
     for (CLI::App* verb : app.get_subcommands({}))
         verb->add_flag("--json", typed.json, "print JSON");

@@ -8,6 +8,7 @@
 #include "formats/text_file.h"
 #include "quantity/number_text.h"
 #include "quantity/print.h"
+#include "rating/needed_values.h"
 #include "rating/reduce.h"
 
 #include <algorithm>
@@ -75,15 +76,30 @@ Result<bool> addChannels(const RateOptions& options, const formats::ParsedLog& l
     return true;
 }
 
-} // namespace
+/// --key ROLE=readings, each read as the protocol's role wants it.
+Result<bool> addKeyed(const RateOptions& options, rating::TestInput& test) {
+    const rating::Protocol* protocol = rating::findProtocol(options.protocol);
+    for (const std::string& text : options.keyed) {
+        const auto pair = splitAt(text);
+        if (!pair)
+            return tl::unexpected(pair.error());
+        const rating::KeyedRole* role = nullptr;
+        for (const rating::KeyedRole& known : protocol->keyed)
+            if (known.role == pair->first)
+                role = &known;
+        if (!role)
+            return fail(Errc::invalidArgument, fmt::format("{} has no readings \"{}\" to type",
+                                                           options.protocol, pair->first));
+        const auto readings = rating::parseKeyed(*role, pair->second, TemperatureUnit::celsius);
+        if (!readings)
+            return fail(Errc::invalidArgument, readings.error().message);
+        for (const rating::TypedReading& r : *readings)
+            test.keyed[role->role].push_back(r.value);
+    }
+    return true;
+}
 
-Result<Answer> rate(const RateOptions& options) {
-    rating::TestInput test;
-    test.protocol = options.protocol;
-    test.lid = !options.noLid;
-    test.forcedFlow = options.fan;
-    if (const auto ok = addValues(options, test); !ok)
-        return tl::unexpected(ok.error());
+Result<std::string> readLog(const RateOptions& options, rating::TestInput& test) {
     const auto text = formats::readTextFile(options.log);
     if (!text)
         return tl::unexpected(text.error());
@@ -95,6 +111,34 @@ Result<Answer> rate(const RateOptions& options) {
         return tl::unexpected(log.error().in(options.log));
     if (const auto ok = addChannels(options, *log, test); !ok)
         return tl::unexpected(ok.error());
+    return formats::describe(*dialect);
+}
+
+} // namespace
+
+Result<Answer> rate(const RateOptions& options) {
+    rating::TestInput test;
+    test.protocol = options.protocol;
+    test.lid = !options.noLid;
+    test.forcedFlow = options.fan;
+    if (const auto ok = addValues(options, test); !ok)
+        return tl::unexpected(ok.error());
+    const rating::Protocol* protocol = rating::findProtocol(options.protocol);
+    if (!protocol) {
+        const auto unknown = rating::reduce(test);
+        return fail(Errc::invalidArgument, unknown.error().message);
+    }
+    if (const auto ok = addKeyed(options, test); !ok)
+        return tl::unexpected(ok.error());
+    std::string described;
+    if (!options.log.empty()) {
+        const auto log = readLog(options, test);
+        if (!log)
+            return tl::unexpected(log.error());
+        described = "\n  log: " + *log;
+    } else if (protocol->fromLog) {
+        return fail(Errc::invalidArgument, options.protocol + " needs a log: --log FILE");
+    }
     const auto reduction = rating::reduce(test);
     if (!reduction)
         return tl::unexpected(reduction.error());
@@ -107,7 +151,7 @@ Result<Answer> rate(const RateOptions& options) {
                                 printPlusMinus(q.value, halfWidth95(q), q.unit, 2));
     for (const auto& warning : reduction->warnings)
         out.text += "\n  ! " + warning.text;
-    out.text += "\n  log: " + formats::describe(*dialect);
+    out.text += described;
     return out;
 }
 

@@ -18,7 +18,7 @@ struct Answer {
 
 struct RateOptions {
     std::string protocol, log;
-    std::vector<std::string> columns, with;
+    std::vector<std::string> columns, with, keyed;
     bool noLid = false, fan = false;
 };
 struct TranslateOptions {
@@ -27,6 +27,10 @@ struct TranslateOptions {
 };
 struct FieldOptions {
     std::string book, appliance, setting, zone;
+};
+struct FindOptions {
+    std::string book, appliance;
+    std::vector<std::string> zones, between;
 };
 struct NewBookOptions {
     std::string path, site = "Kitchen";
@@ -38,6 +42,7 @@ Result<Answer> simulate(const std::string& path);
 Result<Answer> rate(const RateOptions& options);
 Result<Answer> translate(const TranslateOptions& options);
 Result<Answer> field(const FieldOptions& options);
+Result<Answer> find(const FindOptions& options);
 Result<Answer> checkBook(const std::string& path);
 Result<Answer> newBook(const NewBookOptions& options);
 

@@ -35,6 +35,20 @@ std::optional<Calibration> calibrationAt(const Instrument& instrument, std::int6
     return best;
 }
 
+double corrected(const Instrument* instrument, std::int64_t timeMs, double reading) {
+    const auto calibration =
+        instrument ? calibrationAt(*instrument, timeMs) : std::optional<Calibration>{};
+    return calibration ? reading * calibration->gain + calibration->offset : reading;
+}
+
+RangeRisk rangeRisk(const Instrument& instrument, double expectedK, double uK) {
+    const double hottest = expectedK + 1.96 * uK;
+    if (instrument.damageLimit && hottest >= *instrument.damageLimit)
+        return RangeRisk::ruins;
+    return instrument.highLimit && hottest >= *instrument.highLimit ? RangeRisk::bounds
+                                                                    : RangeRisk::none;
+}
+
 double readingUncertainty(const Instrument& instrument, std::int64_t timeMs) {
     const auto calibration = calibrationAt(instrument, timeMs);
     const double base = calibration ? calibration->u : instrument.accuracy / std::sqrt(3.0);

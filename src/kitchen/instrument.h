@@ -44,9 +44,16 @@ struct Instrument {
 
 /// The calibration in force at a time (the latest that is valid then); none = nullopt.
 std::optional<Calibration> calibrationAt(const Instrument& instrument, std::int64_t timeMs);
+/// A reading (SI) put right by the calibration in force then; as it is without one, or without an
+/// instrument.
+double corrected(const Instrument* instrument, std::int64_t timeMs, double reading);
 /// Standard uncertainty of one reading: the calibration's, else accuracy / √3, with the resolution.
 double readingUncertainty(const Instrument& instrument, std::int64_t timeMs);
 /// True when a reading stands at (or beyond) a limit: it bounds, it does not measure.
 bool atLimit(const Instrument& instrument, double reading);
+/// What stands against reading an expected temperature (K, with its standard uncertainty) with it:
+/// nothing, over its range (the result will only be a bound), or it may be ruined.
+enum class RangeRisk { none, bounds, ruins };
+RangeRisk rangeRisk(const Instrument& instrument, double expectedK, double uK);
 
 } // namespace dynamet::kitchen

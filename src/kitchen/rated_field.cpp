@@ -212,6 +212,11 @@ void followAir(HeatField& field, const HeatField& typical) {
     shiftedRadiant.from = "goes with the measured air";
     const double uAir = a->u;
     put(field, shiftedRadiant);
+    for (const FieldCurve& curve : std::vector<FieldCurve>(field.curves))
+        if (curve.key == air) {
+            field.curves.push_back(curve);
+            field.curves.back().key = radiant;
+        }
     field.covariances.push_back({air, radiant, uAir * uAir});
 }
 
@@ -265,6 +270,8 @@ Result<HeatField> ratedField(const Appliance& appliance, const Setting& setting,
         const Offset offset = offsetAt(std::move(*supports), dial, range, uTypical);
         put(field, shifted(start, offset));
         sources.emplace_back(key, offset.source);
+        if (offset.provenance == Provenance::measured && offset.source->curve)
+            field.curves.push_back(*offset.source->curve);
     }
     correlate(field, *typical, sources, rated);
     followAir(field, *typical);

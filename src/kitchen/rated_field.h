@@ -5,6 +5,7 @@
 
 #include "kitchen/typical.h"
 
+#include <optional>
 #include <span>
 
 namespace dynamet::kitchen {
@@ -18,6 +19,7 @@ struct RatedNumber {
     std::string vesselId; ///< hobs only
     FieldNumber number;   ///< provenance measured, with its reduction
     std::vector<FieldCovariance> covarianceWith;
+    std::optional<FieldCurve> curve; ///< how it changes while food is in
     bool operator==(const RatedNumber&) const = default;
 };
 

@@ -69,6 +69,26 @@ std::vector<std::pair<std::string, std::string>> numberLines(const Reduction& re
     return out;
 }
 
+double shownNumber(const std::string& name, const std::string& unit, double value,
+                   TemperatureUnit temperature) {
+    if (isPoint(name))
+        return numberIn(Temperature::kelvin(value), temperature);
+    if (unit == "K")
+        return degreesOf(KelvinDelta(value), temperature);
+    if (unit == "s")
+        return value / 60;
+    return unit == "W" ? value / 1000 : value;
+}
+
+std::string shownUnit(const std::string& name, const std::string& unit,
+                      TemperatureUnit temperature) {
+    if (isPoint(name) || unit == "K")
+        return unitSign(temperature);
+    if (unit == "s")
+        return "min";
+    return unit == "W" ? "kW" : unit == "1" ? "" : unit;
+}
+
 std::vector<std::pair<std::string, double>>
 varianceShares(const std::vector<Contribution>& contributions, std::size_t most) {
     double all = 0;

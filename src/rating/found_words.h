@@ -13,6 +13,12 @@ std::string sentenceFor(const Reduction& reduction, TemperatureUnit unit);
 /// The numbers as a cook reads them: name and "value ± (95 %) unit".
 std::vector<std::pair<std::string, std::string>> numberLines(const Reduction& reduction,
                                                              TemperatureUnit unit);
+/// A quantity's value as the number a chart shows, and its unit: points and differences in the
+/// cook's unit, kilowatts and minutes where they read better.
+double shownNumber(const std::string& name, const std::string& unit, double value,
+                   TemperatureUnit temperature);
+std::string shownUnit(const std::string& name, const std::string& unit,
+                      TemperatureUnit temperature);
 /// Shares of the variance, largest first, what is left over as "other".
 std::vector<std::pair<std::string, double>>
 varianceShares(const std::vector<Contribution>& contributions, std::size_t most);

@@ -57,6 +57,17 @@ std::optional<double> responseOf(const Series& step) {
 
 } // namespace
 
+Result<kitchen::Calibration> calibrationFrom(const Reduction& check, const std::string& id,
+                                             std::int64_t validFromMs) {
+    const Quantity *gain = find(check, "gain"), *zero = find(check, "correction_K"),
+                   *u = find(check, "u_corrected_K");
+    if (!gain || !zero || !u)
+        return fail(Errc::invalidArgument, "this is no check of a thermometer");
+    // In kelvins: gain × (T − 273.15) + zero + 273.15.
+    const double offset = zero->value + kZeroCelsiusK * (1 - gain->value);
+    return kitchen::Calibration{id, validFromMs, offset, gain->value, u->u};
+}
+
 Result<Reduction> reduceInstrumentCheck(const InstrumentCheck& test) {
     if (test.iceK.size() < 2 || test.boilK.size() < 2)
         return fail(Errc::refused, "read at least twice in ice and twice in the boil");

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "kitchen/instrument.h"
 #include "rating/reduction.h"
 
 namespace dynamet::rating {
@@ -16,6 +17,9 @@ struct InstrumentCheck {
     double resolutionK = 0.1;
 };
 
+/// The calibration that a check is worth from a moment on; invalidArgument for another reduction.
+Result<kitchen::Calibration> calibrationFrom(const Reduction& check, const std::string& id,
+                                             std::int64_t validFromMs);
 /// Offset at ice (K), gain (true per read), standard uncertainty of a corrected reading (K), the
 /// offset at the boil, and with a step the response time in air (s). Refused: fewer than two
 /// readings at a point, a gain off by more than a tenth.

@@ -90,6 +90,13 @@ std::vector<std::string> rolesFor(const Protocol& protocol, kitchen::ApplianceKi
     return protocol.roles;
 }
 
+bool isTemperature(const Protocol& protocol, const std::string& role) {
+    for (const KeyedRole& keyed : protocol.keyed)
+        if (keyed.role == role)
+            return keyed.kind == KeyedKind::temperature;
+    return true;
+}
+
 std::map<std::string, double> valuesOfKind(const std::string& protocol,
                                            kitchen::ApplianceKind kind) {
     if (isLiquid(kind) &&

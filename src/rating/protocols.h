@@ -57,6 +57,8 @@ std::vector<const Protocol*> protocolsFor(kitchen::ApplianceKind kind);
 std::vector<std::string> rolesOf(const std::string& protocol);
 /// Roles of those that make sense for a kind: a griddle's preheat logs a plate, an oven's the air.
 std::vector<std::string> rolesFor(const Protocol& protocol, kitchen::ApplianceKind kind);
+/// Whether readings of a keyed role are temperatures, which calibrations and units concern.
+bool isTemperature(const Protocol& protocol, const std::string& role);
 /// Named values that follow from the kind itself (a bath's number is the liquid's).
 std::map<std::string, double> valuesOfKind(const std::string& protocol,
                                            kitchen::ApplianceKind kind);

@@ -75,7 +75,7 @@ class BookTest : public ::testing::Test {
 };
 
 rating::Reduction reductionOf(const TestRecord& test) {
-    auto r = rating::reduce({"zone-sweep", {}, inputOf(test).keyed, test.values});
+    auto r = rating::reduce({"zone-sweep", {}, inputOf(test, {}).keyed, test.values});
     EXPECT_TRUE(r.has_value());
     return *r;
 }

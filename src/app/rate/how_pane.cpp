@@ -8,7 +8,8 @@
 
 namespace dynamet::app {
 
-HowPane::HowPane(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
+HowPane::HowPane(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document), conditions_(new ConditionsForm(document, this)) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* outer = new QVBoxLayout(this);
@@ -31,7 +32,10 @@ void HowPane::show(const rating::Protocol& protocol, double dialC,
                    const std::map<std::string, std::string>& typed) {
     protocol_ = &protocol;
     fields_.clear();
-    probe_ = dial_ = nullptr;
+    keyed_.clear();
+    conditions_->setParent(this); // out of the old body before that goes
+    conditions_->hide();
+    setProperty("guide", text("protocols/" + protocol.id));
     auto* scroll = findChild<QScrollArea*>();
     body_ = new QWidget;
     body_->setObjectName(QStringLiteral("pane"));
@@ -44,6 +48,9 @@ void HowPane::show(const rating::Protocol& protocol, double dialC,
     addText(tr("Finds %1.").arg(text(protocol.finds)), "plain");
     addSources();
     addFields(dialC, typed);
+    addText(tr("CONDITIONS"), "overline");
+    column_->addWidget(conditions_);
+    conditions_->setVisible(true);
     addText(tr("You need %1.").arg(text(protocol.needs)), "quiet");
     for (std::size_t i = 0; i < protocol.steps.size(); ++i)
         addText(QStringLiteral("%1  %2").arg(i + 1).arg(text(protocol.steps[i])), "plain");
@@ -85,6 +92,20 @@ void HowPane::addFields(double dialC, const std::map<std::string, std::string>& 
 }
 
 void HowPane::addSources() {
+    const QString sign = QString::fromUtf8(unitSign(document_.units().temperature()));
+    auto* form = new QFormLayout;
+    for (const rating::KeyedRole& role : protocol_->keyed) {
+        auto* edit = new QLineEdit;
+        edit->setAccessibleName(tr("%1 readings").arg(text(role.label)));
+        const QString unit = role.kind == rating::KeyedKind::temperature ? tr(", in %1").arg(sign)
+                             : role.kind == rating::KeyedKind::minutes   ? tr(", in min")
+                                                                         : QString();
+        edit->setPlaceholderText(text(role.hint) + unit);
+        form->addRow(text(role.label), edit);
+        connect(edit, &QLineEdit::returnPressed, this, &HowPane::keyedReady);
+        keyed_.push_back(edit);
+    }
+    column_->addLayout(form);
     if (protocol_->fromLog) {
         auto* import = new QPushButton(tr("Import a log…  (Ctrl+I)"));
         import->setObjectName(QStringLiteral("act"));
@@ -94,23 +115,10 @@ void HowPane::addSources() {
         addText(tr("Or drop the logger's file anywhere on this page."), "quiet");
         return;
     }
-    const QString sign = QString::fromUtf8(unitSign(document_.units().temperature()));
-    auto* form = new QFormLayout;
-    probe_ = new QLineEdit;
-    probe_->setAccessibleName(tr("Probe readings"));
-    probe_->setPlaceholderText(tr("three spots, in %1").arg(sign));
-    dial_ = new QLineEdit;
-    dial_->setAccessibleName(tr("Lid dial readings"));
-    dial_->setPlaceholderText(tr("may stay empty"));
-    form->addRow(tr("Probe"), probe_);
-    form->addRow(tr("Lid dial"), dial_);
-    column_->addLayout(form);
     auto* work = new QPushButton(tr("Work it out"));
     work->setObjectName(QStringLiteral("act"));
     work->setAccessibleName(tr("Work it out"));
     connect(work, &QPushButton::clicked, this, &HowPane::keyedReady);
-    for (QLineEdit* edit : {probe_, dial_})
-        connect(edit, &QLineEdit::returnPressed, this, &HowPane::keyedReady);
     column_->addWidget(work);
 }
 
@@ -136,15 +144,17 @@ std::map<std::string, std::string> HowPane::typed() const {
 
 Result<std::map<std::string, std::vector<book::KeyedReading>>> HowPane::keyed() const {
     std::map<std::string, std::vector<book::KeyedReading>> out;
-    for (const auto& [role, edit] : {std::pair{"probe", probe_}, {"dial", dial_}}) {
-        if (!edit || (edit == dial_ && edit->text().trimmed().isEmpty()))
+    for (std::size_t i = 0; i < keyed_.size(); ++i) {
+        const rating::KeyedRole& role = protocol_->keyed[i];
+        const QString typed = keyed_[i]->text().trimmed();
+        if (!role.needed && typed.isEmpty())
             continue;
         const auto readings =
-            rating::parseReadings(plain(edit->text()), document_.units().temperature());
+            rating::parseKeyed(role, plain(typed), document_.units().temperature());
         if (!readings)
-            return tl::unexpected(readings.error().in(plain(edit->accessibleName())));
+            return tl::unexpected(readings.error());
         for (const rating::TypedReading& r : *readings)
-            out[role].push_back({r.value, r.typed});
+            out[role.role].push_back({r.value, r.typed});
     }
     return out;
 }

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/rate/conditions_form.h"
 #include "app/shell/document.h"
 #include "rating/needed_values.h"
 
@@ -28,6 +29,8 @@ class HowPane : public QWidget {
     std::map<std::string, std::string> typed() const;
     Result<std::map<std::string, std::vector<book::KeyedReading>>> keyed() const;
 
+    ConditionsForm& conditions() { return *conditions_; }
+
   signals:
     void importWanted();
     void keyedReady();
@@ -41,8 +44,8 @@ class HowPane : public QWidget {
     QWidget* body_ = nullptr;
     QVBoxLayout* column_ = nullptr;
     std::vector<QLineEdit*> fields_;
-    QLineEdit* probe_ = nullptr;
-    QLineEdit* dial_ = nullptr;
+    std::vector<QLineEdit*> keyed_; ///< one for each keyed role of the protocol
+    ConditionsForm* conditions_;
 };
 
 } // namespace dynamet::app

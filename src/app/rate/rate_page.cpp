@@ -7,7 +7,6 @@
 #include "rating/found_words.h"
 #include "rating/reduce.h"
 
-#include <QButtonGroup>
 #include <QDragEnterEvent>
 #include <QFrame>
 #include <QMimeData>
@@ -37,12 +36,32 @@ RatePage::RatePage(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), title_(new QLabel), about_(new QLabel),
       methods_(new QWidget), cell_(new QLabel), draft_(new QPushButton),
       sheet_(new RateSheetView(document)), bench_(new QHBoxLayout), how_(new HowPane(document)),
-      trace_(new TracePane(document)), found_(new FoundPane(document)) {
+      trace_(new TracePane(document)), found_(new FoundPane(document)), pages_(new QStackedWidget),
+      tabs_(new QButtonGroup(this)), find_(new FindPane(document)), drift_(new DriftPane(document)),
+      plane_(new HeatPlanePage(document)), thermometers_(new ThermometersPane(document)) {
+    setProperty("guide", QStringLiteral("rate"));
     setAcceptDrops(true);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(16, 10, 16, 12);
     box->setSpacing(8);
     buildHeader(box);
+    buildPages(box);
+    connect(sheet_, &RateSheetView::cellChosen, this, &RatePage::cellChosen);
+    connect(how_, &HowPane::importWanted, this, [this] { importLog(); });
+    connect(how_, &HowPane::keyedReady, this, &RatePage::takeKeyed);
+    connect(found_, &FoundPane::saveWanted, this, &RatePage::save);
+    connect(&document_, &Document::changed, this, &RatePage::refresh);
+    connect(&document_, &Document::unitsChanged, this, [this] {
+        if (protocol_)
+            chooseProtocol(protocol_->id);
+    });
+}
+
+QWidget* RatePage::buildBench() {
+    auto* page = new QWidget;
+    auto* box = new QVBoxLayout(page);
+    box->setContentsMargins(0, 0, 0, 0);
+    box->setSpacing(8);
     sheet_->setMinimumHeight(150);
     box->addWidget(sheet_, 5);
     box->addWidget(methods_);
@@ -53,15 +72,35 @@ RatePage::RatePage(Document& document, QWidget* parent)
     bench_->addWidget(upright());
     bench_->addWidget(found_);
     box->addLayout(bench_, 9);
-    connect(sheet_, &RateSheetView::cellChosen, this, &RatePage::cellChosen);
-    connect(how_, &HowPane::importWanted, this, [this] { importLog(); });
-    connect(how_, &HowPane::keyedReady, this, &RatePage::takeKeyed);
-    connect(found_, &FoundPane::saveWanted, this, &RatePage::save);
-    connect(&document_, &Document::changed, this, &RatePage::refresh);
-    connect(&document_, &Document::unitsChanged, this, [this] {
-        if (protocol_)
-            chooseProtocol(protocol_->id);
-    });
+    return page;
+}
+
+void RatePage::buildPages(QVBoxLayout* box) {
+    pages_->addWidget(buildBench());
+    for (QWidget* page : {static_cast<QWidget*>(find_), static_cast<QWidget*>(drift_),
+                          static_cast<QWidget*>(plane_), static_cast<QWidget*>(thermometers_)})
+        pages_->addWidget(page);
+    box->addWidget(pages_, 1);
+    connect(tabs_, &QButtonGroup::idClicked, this, &RatePage::showPage);
+    connect(find_, &FindPane::settingChosen, this,
+            [this](const std::string& setting, const std::string& zone) {
+                showPage(Page::bench);
+                sheet_->selectCell(setting, zone);
+            });
+}
+
+void RatePage::showPage(int page) {
+    pages_->setCurrentIndex(page);
+    if (auto* tab = tabs_->button(page))
+        tab->setChecked(true);
+    if (page == Page::find)
+        find_->showAppliance(applianceId_);
+    if (page == Page::drift)
+        drift_->showAppliance(applianceId_);
+    if (page == Page::plane)
+        plane_->showAppliance(applianceId_);
+    if (page == Page::thermometers)
+        thermometers_->showAppliance(applianceId_);
 }
 
 void RatePage::buildHeader(QVBoxLayout* box) {
@@ -78,6 +117,17 @@ void RatePage::buildHeader(QVBoxLayout* box) {
     line->addWidget(draft_);
     line->addStretch();
     line->addWidget(cell_);
+    int index = 0;
+    for (const QString& name :
+         {tr("Bench"), tr("Find"), tr("Drift"), tr("Heat plane"), tr("Thermometers")}) {
+        auto* tab = new QPushButton(name);
+        tab->setObjectName(QStringLiteral("method"));
+        tab->setAccessibleName(tr("Page %1").arg(name));
+        tab->setCheckable(true);
+        tab->setChecked(index == 0);
+        tabs_->addButton(tab, index++);
+        line->addWidget(tab);
+    }
     box->addLayout(line);
 }
 
@@ -103,6 +153,7 @@ void RatePage::showAppliance(const std::string& id) {
     }
     cellChosen();
     showDraft();
+    showPage(pages_->currentIndex());
 }
 
 /// A test that was imported and never saved, also one from before a crash, is offered again.
@@ -183,6 +234,7 @@ void RatePage::cellChosen() {
         if (const auto* vessel = findVessel(document_.kitchen(), appliance->standardVesselId))
             where += QStringLiteral(", ") + text(vessel->name);
     cell_->setText(tr("To be rated: %1").arg(where));
+    how_->conditions().expect(sheet_->expected());
     if (protocol_ && !test_)
         how_->show(*protocol_, dialCelsius(*appliance, *setting));
 }
@@ -226,12 +278,22 @@ Result<book::TestRecord> RatePage::newTest() const {
     test.siteId = appliance->siteId;
     test.vesselId = isHob(appliance->kind) ? appliance->standardVesselId : "";
     test.values = *values;
+    test.values.merge(rating::valuesOfKind(protocol_->id, appliance->kind));
     test.typed = how_->typed();
+    std::string photo;
+    if (const auto ok = how_->conditions().fill(test, photo); !ok)
+        return tl::unexpected(ok.error());
+    if (!photo.empty()) {
+        const auto kept = document_.keepPhoto(photo);
+        if (!kept)
+            return tl::unexpected(kept.error());
+        test.photoSha256 = *kept;
+    }
     test.fanOn = appliance->kind == kitchen::ApplianceKind::fanOven ||
                  appliance->kind == kitchen::ApplianceKind::airFryer ||
                  appliance->kind == kitchen::ApplianceKind::combiOven;
     if (const auto* site = findSite(document_.kitchen(), appliance->siteId);
-        site && protocol_->id == "water-heat-up")
+        site && protocol_->needsAltitude)
         test.values["altitude_m"] = site->altitudeM;
     test.started = document_.now();
     return test;
@@ -249,10 +311,8 @@ void RatePage::importLog(const QString& path) {
         say(text(test.error().message));
         return;
     }
-    auto roles = rating::rolesOf(protocol_->id);
     const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
-    if (protocol_->id == "preheat")
-        roles = {appliance->kind == kitchen::ApplianceKind::griddle ? "plate" : "air"};
+    const auto roles = rating::rolesFor(*protocol_, appliance->kind);
     ImportDialog dialog(roles, path, this);
     if (dialog.exec() != QDialog::Accepted)
         return;
@@ -281,9 +341,10 @@ void RatePage::takeKeyed() {
 
 void RatePage::work(const book::TestRecord& test) {
     test_ = test;
+    askOnce();
     showDraft();
     saved_ = false;
-    const auto reduction = rating::reduce(inputOf(test));
+    const auto reduction = rating::reduce(inputOf(test, document_.kitchen().instruments));
     reduction_ = reduction ? std::optional(*reduction) : std::nullopt;
     trace_->show(test, reduction_ ? &*reduction_ : nullptr);
     if (!reduction) {
@@ -296,6 +357,16 @@ void RatePage::work(const book::TestRecord& test) {
         saved_ = saved_ || (line.id == test.id && !line.draft);
     found_->show(*reduction_, saved_);
     attend(Attention::found);
+}
+
+/// Missing conditions are asked for once a session; they stay unknown, never a default.
+void RatePage::askOnce() {
+    const QStringList missing = how_->conditions().missing();
+    if (asked_ || missing.isEmpty())
+        return;
+    asked_ = true;
+    say(tr("Not written down: %1. Type it under Conditions; what stays empty is kept as unknown.")
+            .arg(missing.join(tr(", "))));
 }
 
 void RatePage::save() {

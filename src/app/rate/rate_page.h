@@ -3,12 +3,18 @@
 
 #pragma once
 
+#include "app/rate/drift_pane.h"
+#include "app/rate/find_pane.h"
 #include "app/rate/found_pane.h"
+#include "app/rate/heat_plane_page.h"
 #include "app/rate/how_pane.h"
 #include "app/rate/rate_sheet_view.h"
+#include "app/rate/thermometers_pane.h"
 #include "app/rate/trace_pane.h"
 
+#include <QButtonGroup>
 #include <QHBoxLayout>
+#include <QStackedWidget>
 
 namespace dynamet::app {
 
@@ -24,6 +30,9 @@ class RatePage : public QWidget {
     /// Shows a saved or draft test on the bench.
     void showTest(const std::string& testId);
     void showNewestTest();
+    enum Page { bench = 0, find, drift, plane, thermometers };
+    void showPage(int page);
+    FindPane& findPane() { return *find_; }
 
   protected:
     void dragEnterEvent(QDragEnterEvent* event) override;
@@ -32,6 +41,8 @@ class RatePage : public QWidget {
   private:
     enum class Attention { how, trace, found };
     void buildHeader(QVBoxLayout* box);
+    QWidget* buildBench();
+    void buildPages(QVBoxLayout* box);
     void showProtocols();
     void chooseProtocol(const std::string& id);
     void attend(Attention attention);
@@ -41,6 +52,7 @@ class RatePage : public QWidget {
     void cellChosen();
     void refresh();
     void showDraft();
+    void askOnce();
     void say(const QString& words);
 
     Document& document_;
@@ -49,6 +61,7 @@ class RatePage : public QWidget {
     std::optional<book::TestRecord> test_;
     std::optional<rating::Reduction> reduction_;
     bool saved_ = false;
+    bool asked_ = false; ///< for missing conditions, this session
     QLabel* title_;
     QLabel* about_;
     QWidget* methods_;
@@ -60,6 +73,12 @@ class RatePage : public QWidget {
     HowPane* how_;
     TracePane* trace_;
     FoundPane* found_;
+    QStackedWidget* pages_;
+    QButtonGroup* tabs_;
+    FindPane* find_;
+    DriftPane* drift_;
+    HeatPlanePage* plane_;
+    ThermometersPane* thermometers_;
 };
 
 } // namespace dynamet::app

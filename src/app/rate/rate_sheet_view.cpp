@@ -174,6 +174,11 @@ std::string RateSheetView::zone() const {
                : "";
 }
 
+kitchen::Representative RateSheetView::expected() const {
+    return currentIndex().isValid() ? model_->cell(currentIndex()).shown
+                                    : kitchen::Representative{};
+}
+
 void RateSheetView::selectCell(const std::string& settingText, const std::string& zone) {
     const auto* appliance = findAppliance(document_.kitchen(), model_->sheet().applianceId);
     for (int row = 0; appliance && row < model_->rowCount(); ++row)

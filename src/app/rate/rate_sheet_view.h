@@ -59,6 +59,8 @@ class RateSheetView : public QTableView {
     /// The setting and zone of the current cell.
     std::optional<kitchen::Setting> setting() const;
     std::string zone() const;
+    /// What the current cell is thought to be.
+    kitchen::Representative expected() const;
     void selectCell(const std::string& settingText, const std::string& zone);
 
   signals:

@@ -33,7 +33,7 @@ void TracePane::showNothing(const QString& words) {
 }
 
 void TracePane::show(const book::TestRecord& test, const rating::Reduction* reduction) {
-    const rating::TestInput input = inputOf(test);
+    const rating::TestInput input = inputOf(test, document_.kitchen().instruments);
     plot_->show();
     static_cast<QVBoxLayout*>(layout())->setStretch(3, 0);
     plot_->plotLayout()->clear();

@@ -4,6 +4,10 @@
 #include "app/shell/document.h"
 
 #include "app/shell/withdraw_command.h"
+#include "formats/text_file.h"
+#include "rating/instrument_check.h"
+
+#include <QFileInfo>
 
 namespace dynamet::app {
 
@@ -79,11 +83,59 @@ Result<bool> Document::saveRating(const book::TestRecord& test,
     return true;
 }
 
+namespace {
+
+/// Undo and redo of a row that was added to a table.
+WithdrawCommand* added(Document& document, const QString& words, const char* table,
+                       const std::string& id) {
+    return new WithdrawCommand(document, words, [table, id](book::Book& book, auto when) {
+        return setWithdrawn(book, table, id, when);
+    });
+}
+
+} // namespace
+
 Result<bool> Document::addAppliance(const kitchen::Appliance& appliance) {
     const auto done = book::addAppliance(*book_, appliance, now());
-    if (done)
-        reload();
+    if (!done)
+        return done;
+    undo_.push(
+        added(*this, tr("adding of %1").arg(text(appliance.name)), "appliance", appliance.id));
+    reload();
     return done;
+}
+
+Result<bool> Document::addInstrument(const kitchen::Instrument& instrument) {
+    const auto done = book::addInstrument(*book_, instrument, now());
+    if (!done)
+        return done;
+    undo_.push(
+        added(*this, tr("adding of %1").arg(text(instrument.name)), "instrument", instrument.id));
+    reload();
+    return done;
+}
+
+Result<bool> Document::calibrate(const std::string& instrumentId, const rating::Reduction& check) {
+    const auto calibration = rating::calibrationFrom(check, book::newId(), now().utcMs);
+    if (!calibration)
+        return tl::unexpected(calibration.error());
+    const auto done = book::addCalibration(*book_, instrumentId, *calibration);
+    if (!done)
+        return done;
+    undo_.push(added(*this, tr("calibration"), "calibration", calibration->id));
+    reload();
+    return done;
+}
+
+Result<std::string> Document::keepPhoto(const std::string& path) {
+    const auto content = formats::readTextFile(path);
+    if (!content)
+        return tl::unexpected(content.error().in("Photo"));
+    const std::string id = formats::sha256(*content);
+    const QFileInfo file(text(path));
+    const std::string type = plain(QStringLiteral("image/") + file.suffix().toLower());
+    const auto kept = book::keepAttachment(*book_, id, type, plain(file.fileName()), *content);
+    return kept ? Result<std::string>(id) : tl::unexpected(kept.error());
 }
 
 Result<bool> Document::keepTranslation(const std::string& recipeId, const std::string& snapshot,

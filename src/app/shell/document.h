@@ -37,6 +37,11 @@ class Document : public QObject {
     /// Every change of the book goes through these; each is one transaction and can be undone.
     Result<bool> importTest(const book::TestRecord& test);
     Result<bool> saveRating(const book::TestRecord& test, const rating::Reduction& reduction);
+    /// Keeps a photo as an attachment of the book; returns its SHA-256.
+    Result<std::string> keepPhoto(const std::string& path);
+    /// Keeps a calibration that holds from now on; it can be undone.
+    Result<bool> calibrate(const std::string& instrumentId, const rating::Reduction& check);
+    Result<bool> addInstrument(const kitchen::Instrument& instrument);
     Result<bool> addAppliance(const kitchen::Appliance& appliance);
     Result<bool> keepTranslation(const std::string& recipeId, const std::string& snapshot,
                                  std::uint64_t seed);

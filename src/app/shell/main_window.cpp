@@ -5,6 +5,7 @@
 
 #include "app/shell/add_appliance_dialog.h"
 
+#include <QApplication>
 #include <QHBoxLayout>
 #include <QShortcut>
 #include <QTimer>
@@ -68,6 +69,7 @@ void MainWindow::addShortcuts() {
     });
     on(Qt::CTRL | Qt::Key_Return, [this] { rate_->save(); });
     on(Qt::CTRL | Qt::Key_Enter, [this] { rate_->save(); });
+    on(Qt::Key_F1, [this] { showGuide(); });
     on(QKeySequence::Undo, [this] { document_.undoStack().undo(); });
     on(Qt::CTRL | Qt::SHIFT | Qt::Key_Z, [this] { document_.undoStack().redo(); });
 }
@@ -111,6 +113,15 @@ void MainWindow::addAppliance() {
     applianceChosen(appliance.id);
     notice(tr("%1 is in the line-up with what is usual for its kind. Rate it to know better.")
                .arg(text(appliance.name)));
+}
+
+void MainWindow::showGuide() {
+    const QString page = GuideWindow::pageOf(QApplication::focusWidget());
+    if (!guide_)
+        guide_ = new GuideWindow(this);
+    guide_->showPage(page);
+    guide_->show();
+    guide_->raise();
 }
 
 void MainWindow::notice(const QString& words) {

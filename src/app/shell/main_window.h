@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/rate/rate_page.h"
+#include "app/shell/guide_window.h"
 #include "app/shell/line_up.h"
 #include "app/shell/start_page.h"
 #include "app/shell/top_bar.h"
@@ -37,6 +38,7 @@ class MainWindow : public QMainWindow {
     void addAppliance();
     void addShortcuts();
     void notice(const QString& words);
+    void showGuide();
     Document& document_;
     TopBar* top_;
     QStackedWidget* outer_;
@@ -46,6 +48,7 @@ class MainWindow : public QMainWindow {
     RatePage* rate_;
     TranslatePage* translate_;
     QLabel* notice_;
+    GuideWindow* guide_ = nullptr;
 };
 
 } // namespace dynamet::app

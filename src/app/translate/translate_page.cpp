@@ -17,6 +17,7 @@ constexpr int kCoalesceMs = 12; // a slider sends faster than that
 TranslatePage::TranslatePage(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), written_(new WrittenPane(document)),
       outcome_(new OutcomePane(document)), reach_(new ReachPane(document)) {
+    setProperty("guide", QStringLiteral("translate"));
     auto* box = new QHBoxLayout(this);
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(1);

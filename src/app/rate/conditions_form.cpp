@@ -1,0 +1,151 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/rate/conditions_form.h"
+
+#include "quantity/number_text.h"
+
+#include <QFileInfo>
+#include <QFormLayout>
+#include <QSignalBlocker>
+
+namespace dynamet::app {
+
+ConditionsForm::ConditionsForm(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document), instrument_(new QComboBox), insert_(new QComboBox),
+      lid_(new QComboBox), operator_(new QLineEdit), ambient_(new QLineEdit), wind_(new QLineEdit),
+      fuel_(new QLineEdit), photo_(new QLineEdit), risk_(new QLabel) {
+    auto* form = new QFormLayout(this);
+    form->setContentsMargins(0, 0, 0, 0);
+    form->setHorizontalSpacing(10);
+    lid_->addItems({tr("unknown"), tr("on"), tr("off")});
+    const auto row = [&](const QString& words, QWidget* widget) {
+        widget->setAccessibleName(words);
+        form->addRow(words, widget);
+    };
+    row(tr("Thermometer"), instrument_);
+    form->addRow(risk_);
+    row(tr("Who tests"), operator_);
+    row(tr("Air around"), ambient_);
+    row(tr("Wind, m/s"), wind_);
+    row(tr("Fuel"), fuel_);
+    row(tr("Insert"), insert_);
+    row(tr("Lid"), lid_);
+    row(tr("Photo, file"), photo_);
+    for (QLineEdit* edit : {operator_, ambient_, wind_, fuel_, photo_})
+        edit->setPlaceholderText(tr("unknown"));
+    risk_->setObjectName(QStringLiteral("caution"));
+    risk_->setAccessibleName(tr("Thermometer's range"));
+    risk_->setWordWrap(true);
+    risk_->hide();
+    connect(instrument_, &QComboBox::currentIndexChanged, this, [this] {
+        showRisk();
+        emit instrumentChanged();
+    });
+    refresh();
+}
+
+void ConditionsForm::refresh() {
+    const QSignalBlocker quiet(instrument_);
+    const QString kept = instrument_->currentData().toString();
+    instrument_->clear();
+    instrument_->addItem(tr("unknown"), QString());
+    insert_->clear();
+    insert_->addItem(tr("none"), QString());
+    for (const kitchen::Instrument& i :
+         document_.isOpen() ? document_.kitchen().instruments : std::vector<kitchen::Instrument>{})
+        if (i.kind == kitchen::InstrumentKind::probe || i.kind == kitchen::InstrumentKind::infrared)
+            instrument_->addItem(text(i.name), text(i.id));
+    for (const kitchen::Insert& i :
+         document_.isOpen() ? document_.kitchen().inserts : std::vector<kitchen::Insert>{})
+        insert_->addItem(text(i.name), text(i.id));
+    instrument_->setCurrentIndex(std::max(0, instrument_->findData(kept)));
+}
+
+void ConditionsForm::expect(const kitchen::Representative& expected) {
+    expected_ = expected;
+    showRisk();
+}
+
+void ConditionsForm::showRisk() {
+    const kitchen::Instrument* chosen = instrument();
+    const auto risk = chosen && expected_.kelvin > 0
+                          ? kitchen::rangeRisk(*chosen, expected_.kelvin, expected_.u)
+                          : kitchen::RangeRisk::none;
+    risk_->setVisible(risk != kitchen::RangeRisk::none);
+    if (risk == kitchen::RangeRisk::none)
+        return;
+    const auto unit = document_.units().temperature();
+    const double limit =
+        risk == kitchen::RangeRisk::ruins ? *chosen->damageLimit : *chosen->highLimit;
+    const QString at = text(printTemperature(Temperature::kelvin(limit), unit));
+    const QString heat = text(printTemperature(Temperature::kelvin(expected_.kelvin), unit));
+    risk_->setText(
+        risk == kitchen::RangeRisk::ruins
+            ? tr("! This setting may reach %1 and more: above %2 this thermometer is ruined. "
+                 "Take another one.")
+                  .arg(heat, at)
+            : tr("! This setting may reach %1: readings at this thermometer's end, %2, only say "
+                 "\"at least\".")
+                  .arg(heat, at));
+}
+
+const kitchen::Instrument* ConditionsForm::instrument() const {
+    const std::string id = plain(instrument_->currentData().toString());
+    for (const kitchen::Instrument& i : document_.kitchen().instruments)
+        if (!id.empty() && i.id == id)
+            return &i;
+    return nullptr;
+}
+
+void ConditionsForm::show(const book::TestRecord& test) {
+    const QSignalBlocker quiet(instrument_);
+    instrument_->setCurrentIndex(std::max(0, instrument_->findData(text(test.instrumentId))));
+    insert_->setCurrentIndex(std::max(0, insert_->findData(text(test.insertId))));
+    lid_->setCurrentIndex(!test.lidOn ? 0 : *test.lidOn ? 1 : 2);
+    operator_->setText(text(test.operatorName));
+    fuel_->setText(text(test.fuel));
+    ambient_->setText(test.ambientK ? text(printTemperature(Temperature::kelvin(*test.ambientK),
+                                                            document_.units().temperature()))
+                                    : QString());
+    wind_->setText(test.windMPerS ? text(printFixed(*test.windMPerS, 1)) : QString());
+}
+
+Result<bool> ConditionsForm::fill(book::TestRecord& test, std::string& photoPath) const {
+    test.instrumentId = plain(instrument_->currentData().toString());
+    test.insertId = plain(insert_->currentData().toString());
+    test.operatorName = plain(operator_->text().trimmed());
+    test.fuel = plain(fuel_->text().trimmed());
+    if (lid_->currentIndex() > 0)
+        test.lidOn = lid_->currentIndex() == 1;
+    if (const QString typed = ambient_->text().trimmed(); !typed.isEmpty()) {
+        const auto t = parseTemperature(plain(typed), document_.units().temperature());
+        if (!t)
+            return tl::unexpected(t.error().in("Air around"));
+        test.ambientK = t->kelvin();
+    }
+    if (const std::string typed = plain(wind_->text().trimmed()); !typed.empty()) {
+        std::string_view rest = typed;
+        const auto wind = takeNumber(rest);
+        if (!wind)
+            return tl::unexpected(wind.error().in("Wind"));
+        test.windMPerS = *wind;
+    }
+    photoPath = plain(photo_->text().trimmed());
+    if (!photoPath.empty() && !QFileInfo(text(photoPath)).isFile())
+        return fail(Errc::notFound, "Photo: there is no file of that name");
+    return true;
+}
+
+QStringList ConditionsForm::missing() const {
+    QStringList out;
+    if (!instrument())
+        out << tr("the thermometer");
+    for (const auto& [edit, name] :
+         {std::pair{operator_, tr("who tests")}, {ambient_, tr("the air around")}})
+        if (edit->text().trimmed().isEmpty())
+            out << name;
+    return out;
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,43 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "app/shell/document.h"
+
+#include <QComboBox>
+#include <QLabel>
+#include <QLineEdit>
+#include <QWidget>
+
+namespace dynamet::app {
+
+/// The conditions of a test: instrument, operator, room, wind, fuel, insert, lid, photo. What is
+/// left empty stays "unknown"; what was once typed stands there for the next test of the session.
+class ConditionsForm : public QWidget {
+    Q_OBJECT
+  public:
+    explicit ConditionsForm(Document& document, QWidget* parent = nullptr);
+    /// Shows what stands against the chosen instrument at an expected temperature.
+    void expect(const kitchen::Representative& expected);
+    void show(const book::TestRecord& test);
+    void refresh();
+    /// Writes the conditions into a test; an error names the field. The photo's file is read.
+    Result<bool> fill(book::TestRecord& test, std::string& photoPath) const;
+    const kitchen::Instrument* instrument() const;
+    /// Names of what was not written down.
+    QStringList missing() const;
+
+  signals:
+    void instrumentChanged();
+
+  private:
+    void showRisk();
+    Document& document_;
+    QComboBox *instrument_, *insert_, *lid_;
+    QLineEdit *operator_, *ambient_, *wind_, *fuel_, *photo_;
+    QLabel* risk_;
+    kitchen::Representative expected_;
+};
+
+} // namespace dynamet::app

@@ -1,0 +1,154 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/rate/find_pane.h"
+
+#include <QGridLayout>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+namespace {
+constexpr double kTwoSided = 1.96;
+constexpr std::size_t kMostRows = 40;
+} // namespace
+
+FindPane::FindPane(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document), form_(new QWidget), words_(new QLabel),
+      table_(new TextTable(tr("Setups that may do"))) {
+    setObjectName(QStringLiteral("pane"));
+    setAttribute(Qt::WA_StyledBackground);
+    setProperty("guide", QStringLiteral("find"));
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(16, 12, 16, 12);
+    box->setSpacing(10);
+    auto* heading = new QLabel(tr("What should it be, where?"));
+    heading->setObjectName(QStringLiteral("heading"));
+    words_->setWordWrap(true);
+    words_->setObjectName(QStringLiteral("plain"));
+    words_->setAccessibleName(tr("What was found for the wish"));
+    box->addWidget(heading);
+    box->addWidget(form_);
+    box->addWidget(words_);
+    box->addWidget(table_, 1);
+    connect(table_, &QTableView::activated, this, [this](const QModelIndex& index) {
+        const auto row = static_cast<std::size_t>(index.row());
+        if (row < settings_.size())
+            emit settingChosen(settings_[row], rows_.empty() ? "" : rows_.front().zone);
+    });
+    connect(&document_, &Document::unitsChanged, this, [this] { showAppliance(applianceId_); });
+}
+
+void FindPane::showAppliance(const std::string& id) {
+    applianceId_ = id;
+    rows_.clear();
+    settings_.clear();
+    qDeleteAll(form_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly));
+    delete form_->layout();
+    auto* grid = new QGridLayout(form_);
+    grid->setContentsMargins(0, 0, 0, 0);
+    const auto* appliance = findAppliance(document_.kitchen(), id);
+    const QString unit = QString::fromUtf8(unitSign(document_.units().temperature()));
+    int line = 0;
+    for (const kitchen::Zone& zone : appliance ? appliance->zones : std::vector<kitchen::Zone>{}) {
+        const QString name = text(zone.name);
+        auto *low = new QLineEdit, *high = new QLineEdit;
+        low->setAccessibleName(tr("%1 at least").arg(name));
+        high->setAccessibleName(tr("%1 at most").arg(name));
+        for (QLineEdit* edit : {low, high}) {
+            edit->setPlaceholderText(tr("any, in %1").arg(unit));
+            edit->setMaximumWidth(120);
+            connect(edit, &QLineEdit::returnPressed, this, &FindPane::find);
+        }
+        grid->addWidget(new QLabel(name), line, 0);
+        grid->addWidget(new QLabel(tr("at least")), line, 1);
+        grid->addWidget(low, line, 2);
+        grid->addWidget(new QLabel(tr("at most")), line, 3);
+        grid->addWidget(high, line++, 4);
+        rows_.push_back({zone.name, low, high});
+    }
+    auto* act = new QPushButton(tr("Find setups"));
+    act->setObjectName(QStringLiteral("act"));
+    act->setAccessibleName(tr("Find setups"));
+    connect(act, &QPushButton::clicked, this, &FindPane::find);
+    grid->addWidget(act, 0, 5);
+    grid->setColumnStretch(6, 1);
+    table_->show({}, {});
+    words_->setText(
+        tr("Type what a zone should be and press Enter. Setups that nobody has tested are "
+           "looked at too, with their wider ±."));
+}
+
+void FindPane::wish(const std::string& zone, const QString& low, const QString& high) {
+    for (const ZoneRow& row : rows_)
+        if (row.zone == zone) {
+            row.low->setText(low);
+            row.high->setText(high);
+        }
+}
+
+Result<kitchen::WantedHeat> FindPane::wanted() const {
+    kitchen::WantedHeat out;
+    for (const ZoneRow& row : rows_) {
+        kitchen::WantedZone zone{row.zone};
+        for (const auto& [edit, side] : {std::pair{row.low, &zone.lowK}, {row.high, &zone.highK}}) {
+            const QString typed = edit->text().trimmed();
+            if (typed.isEmpty())
+                continue;
+            const auto t = parseTemperature(plain(typed), document_.units().temperature());
+            if (!t)
+                return tl::unexpected(t.error().in(plain(edit->accessibleName())));
+            *side = t->kelvin();
+        }
+        if (!row.low->text().trimmed().isEmpty() || !row.high->text().trimmed().isEmpty())
+            out.zones.push_back(zone);
+    }
+    return out;
+}
+
+void FindPane::find() {
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    const auto wish = wanted();
+    if (!appliance || !wish) {
+        words_->setText(wish ? QString() : tr("! %1").arg(text(wish.error().message)));
+        return;
+    }
+    const auto found = findSettings(document_.kitchen(), *appliance, *wish);
+    if (!found) {
+        words_->setText(tr("! %1").arg(text(found.error().message)));
+        return;
+    }
+    showFound(*found, *wish);
+}
+
+void FindPane::showFound(const std::vector<kitchen::FoundSetting>& found,
+                         const kitchen::WantedHeat& wish) {
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    settings_.clear();
+    QStringList headers{tr("Chance"), tr("Setup")};
+    for (const auto& zone : wish.zones)
+        headers << text(zone.zone);
+    headers << tr("Rests on");
+    QVector<QStringList> rows;
+    for (std::size_t i = 0; i < std::min(found.size(), kMostRows); ++i) {
+        const kitchen::FoundSetting& f = found[i];
+        QStringList row{text(printFixed(f.probability * 100, 0)) + tr(" %"), text(f.label)};
+        for (const auto& shown : f.zones)
+            row << text(printTemperature(Temperature::kelvin(shown.kelvin),
+                                         document_.units().temperature(), kTwoSided * shown.u));
+        row << (f.addedUp ? tr("burners added up, not tested")
+                          : QString::fromUtf8(word(f.provenance)));
+        rows << row;
+        settings_.push_back(settingText(appliance->controls, f.setting));
+    }
+    table_->show(headers, rows);
+    words_->setText(
+        found.empty()
+            ? tr("No setup is likely to be that: every chance is under 5 %. Widen the "
+                 "wish, or test more setups.")
+            : tr("%n setup(s) may do, the surest first. Enter shows one in the rate sheet.",
+                 nullptr, static_cast<int>(found.size())));
+    table_->setCurrentRow(0);
+}
+
+} // namespace dynamet::app

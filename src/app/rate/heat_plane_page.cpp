@@ -1,0 +1,132 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/rate/heat_plane_page.h"
+
+#include <QFileDialog>
+#include <QHBoxLayout>
+#include <QPainter>
+#include <QPushButton>
+#include <QSvgGenerator>
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+namespace {
+constexpr double kTwoSided = 1.96;
+}
+
+HeatPlanePage::HeatPlanePage(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document), view_(new HeatPlaneView(document)), words_(new QLabel),
+      compared_(new QLabel), table_(new TextTable(tr("Marks of the heat plane"))) {
+    setObjectName(QStringLiteral("pane"));
+    setAttribute(Qt::WA_StyledBackground);
+    setProperty("guide", QStringLiteral("heat-plane"));
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(16, 10, 16, 10);
+    auto* line = new QHBoxLayout;
+    words_->setAccessibleName(tr("Mark in hand"));
+    compared_->setAccessibleName(tr("Compared with"));
+    compared_->setObjectName(QStringLiteral("quiet"));
+    for (QLabel* label : {words_, compared_})
+        label->setWordWrap(true);
+    auto* both = new QVBoxLayout;
+    both->addWidget(words_);
+    both->addWidget(compared_);
+    line->addLayout(both, 1);
+    auto* save = new QPushButton(tr("Save the picture…"));
+    save->setAccessibleName(tr("Save the heat plane as SVG"));
+    line->addWidget(save, 0, Qt::AlignTop);
+    box->addLayout(line);
+    auto* body = new QHBoxLayout;
+    body->addWidget(view_, 5);
+    body->addWidget(table_, 3);
+    box->addLayout(body, 1);
+    connect(view_, &HeatPlaneView::markChosen, this, [this](int index) {
+        if (table_->currentRow() != index)
+            table_->setCurrentRow(index);
+        showWords();
+    });
+    connect(view_, &HeatPlaneView::markHeld, this, &HeatPlanePage::showWords);
+    connect(table_, &TextTable::rowChosen, this, [this](int row) {
+        if (row >= 0 && row != view_->chosen())
+            view_->choose(row);
+    });
+    connect(save, &QPushButton::clicked, this, [this] {
+        const QString path = QFileDialog::getSaveFileName(
+            this, tr("Picture of the heat plane"), QStringLiteral("heat-plane.svg"),
+            tr("SVG (*.svg)"), nullptr, QFileDialog::DontUseNativeDialog);
+        if (!path.isEmpty())
+            document_.say(exportSvg(path)
+                              ? tr("Written: %1").arg(path)
+                              : tr("%1 could not be written; nothing was changed.").arg(path));
+    });
+    connect(&document_, &Document::unitsChanged, this, [this] { showAppliance(applianceId_); });
+}
+
+void HeatPlanePage::showAppliance(const std::string& id) {
+    applianceId_ = id;
+    marks_.clear();
+    if (document_.isOpen())
+        for (const kitchen::Appliance& appliance : document_.kitchen().appliances)
+            for (const kitchen::PlaneMark& mark : planeMarks(document_.kitchen(), appliance))
+                if (mark.provenance != kitchen::Provenance::assumed || appliance.id == id)
+                    marks_.push_back(mark);
+    const auto unit = document_.units().temperature();
+    QVector<QStringList> rows;
+    for (const kitchen::PlaneMark& m : marks_) {
+        const auto* appliance = findAppliance(document_.kitchen(), m.applianceId);
+        rows << QStringList{
+            text(appliance->name),
+            text(m.settingLabel) + (m.zone.empty() ? QString() : tr(", ") + text(m.zone)),
+            text(printTemperature(Temperature::kelvin(m.kelvin), unit, kTwoSided * m.uKelvin)),
+            text(printPlusMinus(m.coefficient, kTwoSided * m.uLn * m.coefficient, "W/m²K")),
+            text(printFixed(m.fluxW_m2 / 1000, 1)) + tr(" kW/m²"),
+            QString::fromUtf8(word(m.provenance))};
+    }
+    table_->show({tr("Appliance"), tr("Setting"), tr("Acts like"), tr("Takes hold"),
+                  tr("Into a 40 °C face"), tr("Rests on")},
+                 rows);
+    view_->show(marks_, id);
+    showWords();
+}
+
+QString HeatPlanePage::wordsOf(int index) const {
+    const kitchen::PlaneMark& m = marks_[static_cast<std::size_t>(index)];
+    const auto* appliance = findAppliance(document_.kitchen(), m.applianceId);
+    return tr("%1, %2: acts like %3 and takes hold with %4; a cold face gets %5 kW/m².")
+        .arg(text(appliance->name), text(m.settingLabel),
+             text(printTemperature(Temperature::kelvin(m.kelvin), document_.units().temperature(),
+                                   kTwoSided * m.uKelvin)),
+             text(printPlusMinus(m.coefficient, kTwoSided * m.uLn * m.coefficient, "W/m²K")),
+             text(printFixed(m.fluxW_m2 / 1000, 1)));
+}
+
+void HeatPlanePage::showWords() {
+    const int chosen = view_->chosen(), held = view_->held();
+    const int count = static_cast<int>(marks_.size());
+    words_->setText(chosen >= 0 && chosen < count
+                        ? wordsOf(chosen)
+                        : tr("No setting to show yet: choose an appliance at the left."));
+    compared_->setText(
+        held >= 0 && held < count && held != chosen
+            ? tr("Held beside it: %1").arg(wordsOf(held))
+            : tr("Solid: measured, with its 95 % ellipse; a line through: interpolated; hollow: "
+                 "assumed. Arrow keys walk the marks, Enter holds one to compare."));
+}
+
+bool HeatPlanePage::exportSvg(const QString& path) const {
+    QFile file(path);
+    if (!file.open(QIODevice::WriteOnly))
+        return false;
+    const QSize size(960, 600);
+    QSvgGenerator svg;
+    svg.setOutputDevice(&file);
+    svg.setSize(size);
+    svg.setViewBox(QRect(QPoint(0, 0), size));
+    svg.setTitle(tr("Heat plane"));
+    QPainter painter(&svg);
+    view_->draw(painter, size);
+    return painter.end();
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,74 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/shell/guide_window.h"
+
+#include "app/shell/units.h"
+#include "rating/protocols.h"
+
+#include <QHBoxLayout>
+#include <QPushButton>
+#include <QVBoxLayout>
+#include <string_view>
+
+namespace dynamet::data {
+extern const std::string_view guide_pages;
+}
+
+namespace dynamet::app {
+namespace {
+
+QString pageText(const QString& page) {
+    if (page.startsWith(QLatin1String("protocols/")))
+        return text(rating::guidePage(plain(page.mid(10))));
+    const std::string mark = "\x1e" + plain(page) + "\n";
+    const auto at = data::guide_pages.find(mark);
+    if (at == std::string_view::npos)
+        return {};
+    const auto from = at + mark.size();
+    return text(
+        std::string(data::guide_pages.substr(from, data::guide_pages.find('\x1e', from) - from)));
+}
+
+} // namespace
+
+GuideWindow::GuideWindow(QWidget* parent) : QDialog(parent), text_(new QTextBrowser) {
+    setWindowTitle(tr("Guide"));
+    resize(640, 640);
+    auto* box = new QVBoxLayout(this);
+    text_->setAccessibleName(tr("Guide page"));
+    text_->setOpenLinks(false);
+    connect(text_, &QTextBrowser::anchorClicked, this, [this](const QUrl& url) {
+        QString page = url.toString();
+        if (page.endsWith(QLatin1String(".md")))
+            page.chop(3);
+        showPage(page);
+    });
+    box->addWidget(text_, 1);
+    auto* line = new QHBoxLayout;
+    auto* all = new QPushButton(tr("All pages"));
+    all->setAccessibleName(tr("All pages of the guide"));
+    auto* close = new QPushButton(tr("Close  (Esc)"));
+    connect(all, &QPushButton::clicked, this, [this] { showPage(QStringLiteral("index")); });
+    connect(close, &QPushButton::clicked, this, &QDialog::reject);
+    line->addWidget(all);
+    line->addStretch();
+    line->addWidget(close);
+    box->addLayout(line);
+}
+
+void GuideWindow::showPage(const QString& page) {
+    const QString found = pageText(page);
+    text_->setMarkdown(
+        found.isEmpty() ? tr("# No such page\n\nThe guide has no page \"%1\".").arg(page) : found);
+    text_->setFocus();
+}
+
+QString GuideWindow::pageOf(const QWidget* widget) {
+    for (const QWidget* at = widget; at; at = at->parentWidget())
+        if (const QString page = at->property("guide").toString(); !page.isEmpty())
+            return page;
+    return QStringLiteral("index");
+}
+
+} // namespace dynamet::app
