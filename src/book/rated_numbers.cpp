@@ -43,7 +43,8 @@ std::vector<kitchen::RatedNumber> loadRatedNumbers(SQLite::Database& db,
                                                    const kitchen::Appliance& appliance) {
     std::vector<kitchen::RatedNumber> out;
     SQLite::Statement s(
-        db, "SELECT t.setting,t.zone,t.insert_id,t.vessel_id,r.id,f.field_key,f.value_si,f.u_si "
+        db, "SELECT t.setting,t.zone,t.insert_id,t.vessel_id,r.id,f.field_key,f.value_si,f.u_si,"
+            "t.started_at_ms "
             "FROM test t "
             "JOIN reduction r ON r.test_id=t.id JOIN field_number f ON f.reduction_id=r.id WHERE "
             "t.appliance_id=? AND t.withdrawn_at_ms IS NULL AND r.withdrawn_at_ms IS NULL AND NOT "
@@ -61,6 +62,7 @@ std::vector<kitchen::RatedNumber> loadRatedNumbers(SQLite::Database& db,
         n.zone = s.getColumn(1).getString();
         n.insertId = s.getColumn(2).isNull() ? "" : s.getColumn(2).getString();
         n.vesselId = s.getColumn(3).isNull() ? "" : s.getColumn(3).getString();
+        n.measuredMs = s.getColumn(8).getInt64();
         n.number = {*key,
                     s.getColumn(6).getDouble(),
                     s.getColumn(7).getDouble(),

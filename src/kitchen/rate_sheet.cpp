@@ -111,11 +111,21 @@ RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance) {
                 for (const FieldNumber& n : field->numbers)
                     if (n.provenance == Provenance::measured && cell.reductionId.empty())
                         cell.reductionId = n.reductionId;
+                for (const RatedNumber& r : numbers)
+                    if (!cell.reductionId.empty() && r.number.reductionId == cell.reductionId)
+                        cell.measuredMs = r.measuredMs;
             }
             row.push_back(cell);
         }
         out.cells.push_back(std::move(row));
     }
+    return out;
+}
+
+Kitchen ratedUntil(const Kitchen& kitchen, std::int64_t untilMs) {
+    Kitchen out = kitchen;
+    for (auto& [appliance, numbers] : out.rated)
+        std::erase_if(numbers, [&](const RatedNumber& r) { return r.measuredMs > untilMs; });
     return out;
 }
 

@@ -9,9 +9,9 @@ namespace dynamet::kitchen {
 
 /// One cell: what a zone is at a setting, or nothing but an assumption.
 struct SheetCell {
-    Representative shown;    ///< the one temperature it is shown by, K
-    std::string reductionId; ///< of the leading measured number, else empty
-    bool lowerBoundOnly = false;
+    Representative shown;        ///< the one temperature it is shown by, K
+    std::string reductionId;     ///< of the leading measured number, else empty
+    std::int64_t measuredMs = 0; ///< of that number; 0 = nothing was measured here
 };
 /// The rate sheet of an appliance: settings down, zones across. For hobs the vessel is the standard
 /// one and the number is where the empty vessel would settle.
@@ -30,6 +30,9 @@ struct RateSheet {
 std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const RatedNumber> rated,
                                    int places = 6);
 RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance);
+
+/// The kitchen as it was rated up to a moment, for comparing dates.
+Kitchen ratedUntil(const Kitchen& kitchen, std::int64_t untilMs);
 
 /// One tick of a comb in the line-up.
 struct CombTick {

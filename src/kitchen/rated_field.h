@@ -5,6 +5,7 @@
 
 #include "kitchen/typical.h"
 
+#include <cstdint>
 #include <optional>
 #include <span>
 
@@ -18,8 +19,9 @@ struct RatedNumber {
     std::string insertId;
     std::string vesselId; ///< hobs only
     FieldNumber number;   ///< provenance measured, with its reduction
-    std::vector<FieldCovariance> covarianceWith;
-    std::optional<FieldCurve> curve; ///< how it changes while food is in
+    std::vector<FieldCovariance> covarianceWith = {};
+    std::int64_t measuredMs = 0;                    ///< UTC, when the test was made
+    std::optional<FieldCurve> curve = std::nullopt; ///< how it changes while food is in
     bool operator==(const RatedNumber&) const = default;
 };
 

@@ -17,8 +17,8 @@ namespace dynamet::rating {
 namespace {
 
 constexpr std::size_t kPoints = 240, kBatches = 10;
-constexpr double kLeastFallK = 40, kCurveS = 7200, kCurveStepS = 300, kFromPeakShare = 0.15,
-                 kLocalS = 180;
+constexpr double kLeastFallK = 40, kSlowUnseen = 4, kCurveS = 7200, kCurveStepS = 300,
+                 kFromPeakShare = 0.15, kLocalS = 180;
 enum Value : std::size_t { leading, peak, peakTime, quick, slow, slope, feed };
 
 struct Fall {
@@ -230,6 +230,14 @@ Result<Reduction> reduceBurnDown(const BurnDown& test) {
         addField(out, test, fall, curve,
                  out.quantities[0].value + test.log.timeS.front() + test.probeLagS);
     addSentence(out, test);
+    // A log that ends before the stone has cooled noticeably does not tell how slowly it cools.
+    const double span = test.log.timeS.back() - fall.peakS;
+    if (curve.slowS > kSlowUnseen * span)
+        for (Quantity& q : out.quantities)
+            if (q.name == "slow_s") {
+                q.value = kSlowUnseen * span;
+                q.bound = Bound::lower;
+            }
     return out;
 }
 

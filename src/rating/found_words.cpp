@@ -39,7 +39,7 @@ std::string valueOf(const Quantity& q, TemperatureUnit unit) {
                               degreesOf(KelvinDelta(half), unit),
                               std::string(unitSign(unit)) + (q.unit == "K" ? "" : "/min"), 1);
     if (q.unit == "s")
-        return printDuration(q.value);
+        return atLeast + printDuration(q.value);
     if (q.name == "efficiency" || q.name == "fuel_share")
         return printPlusMinus(q.value * 100, half * 100, "%");
     if (q.name == "gain")

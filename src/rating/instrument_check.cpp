@@ -20,7 +20,7 @@ Result<Derived> evaluate(const InstrumentCheck& t, std::size_t) {
     const double boils = boilingPoint(t.pressurePa).kelvin();
     const double ice = mean(t.iceK), boil = mean(t.boilK);
     const double gain = (boils - kZeroCelsiusK) / (boil - ice);
-    return Derived{kZeroCelsiusK - ice, gain, boils - boil, kZeroCelsiusK - gain * ice};
+    return Derived{kZeroCelsiusK - ice, gain, boils - boil, -gain * (ice - kZeroCelsiusK)};
 }
 
 std::vector<Influence<InstrumentCheck>> inputs() {

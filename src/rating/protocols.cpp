@@ -20,6 +20,7 @@ KeyedKind keyedKind(const std::string& word) {
 Protocol readProtocol(const json& row) {
     Protocol p;
     p.id = row.at("id").get<std::string>();
+    p.shortName = row.at("short").get<std::string>();
     const GuideText page = readGuide(guidePage(p.id));
     p.title = page.title;
     p.finds = page.finds;

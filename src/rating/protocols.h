@@ -33,10 +33,11 @@ struct KeyedRole {
 /// How a test is done: read by the How pane and by the guide. Texts come from the protocol's page
 /// in docs/guide/protocols, names and units from data/protocols.json.
 struct Protocol {
-    std::string id;    ///< "water-heat-up"
-    std::string title; ///< "Heat a pot of water"
-    std::string finds; ///< what it finds
-    std::string needs; ///< what is needed
+    std::string id;        ///< "water-heat-up"
+    std::string title;     ///< "Heat a pot of water"
+    std::string shortName; ///< "Water", for a button
+    std::string finds;     ///< what it finds
+    std::string needs;     ///< what is needed
     std::vector<std::string> steps;
     std::vector<std::string> cautions;
     std::string howLong;

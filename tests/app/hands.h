@@ -22,6 +22,7 @@ inline constexpr dynamet::book::When kNow{1795176000000, 0};
 /// The visible widget of that name; fails the test when there is none.
 template <class T = QWidget>
 T* find(QWidget* in, const char* name) {
+    QApplication::processEvents(); // what was just built is shown by the event loop
     for (T* widget : in->findChildren<T*>())
         if (widget->accessibleName() == QString::fromUtf8(name) && widget->isVisible())
             return widget;
@@ -30,6 +31,7 @@ T* find(QWidget* in, const char* name) {
 }
 
 inline bool isThere(QWidget* in, const char* name) {
+    QApplication::processEvents();
     for (QWidget* widget : in->findChildren<QWidget*>())
         if (widget->accessibleName() == QString::fromUtf8(name) && widget->isVisible())
             return true;

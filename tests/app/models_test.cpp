@@ -26,7 +26,7 @@ TEST(Models, KeepTheRulesOfItemModels) {
     RowsModel rows(bench.document);
     QAbstractItemModelTester rowsTester(&rows,
                                         QAbstractItemModelTester::FailureReportingMode::Fatal);
-    EXPECT_EQ(lineUp.rowCount(), 9);
+    EXPECT_EQ(lineUp.rowCount(), 20);
 }
 
 TEST(Worker, TheSameRequestGivesTheSameRowsAndAnOldOneIsDropped) {

@@ -63,7 +63,7 @@ TEST(Walk, FromALogToATranslatedRecipeByKeyboard) {
     bench.press(Qt::Key_2, Qt::ControlModifier);
     auto* list = find<QListView>(bench.window.get(), "Rows of the translation");
     ASSERT_NE(list, nullptr);
-    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle() && list->model()->rowCount() == 10; }));
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle() && list->model()->rowCount() > 20; }));
     list->setFocus();
     QTest::keyClick(list, Qt::Key_Home);
     const QString row = list->currentIndex().data(Qt::AccessibleTextRole).toString();

@@ -1,8 +1,8 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-// All rows of the demo kitchen with their windows, on one and on two threads, and the first row alone;
-// solves per row are printed beside.
+// All rows of the demo kitchen with their windows, on one and on two threads, and the first row
+// alone; solves per row are printed beside.
 #include "book/kitchen_store.h"
 #include "book/recipe_store.h"
 #include "translate/translate.h"
@@ -71,10 +71,48 @@ void whatIf(benchmark::State& state) { // one row anew with its window, as a sli
         translate::addWindow(prepared, row);
 }
 
+/// What a slider asks for first (goal 50 ms): the recipe simulated anew and one row's core, curves
+/// and expected time, without its window.
+void sliderFirst(benchmark::State& state) {
+    translate::Request changed = request();
+    double mm = 0;
+    for (auto _ : state) {
+        changed.piece.thicknessM = 0.040 + 0.0001 * (mm += 1);
+        if (mm > 30)
+            mm = 0;
+        const auto prepared = *translate::prepare(changed);
+        benchmark::DoNotOptimize(translate::solveRow(prepared, prepared.targets[1]).reached);
+    }
+}
+
+/// And its window (goal 200 ms in all).
+void sliderWhole(benchmark::State& state) {
+    translate::Request changed = request();
+    double mm = 0;
+    for (auto _ : state) {
+        changed.piece.thicknessM = 0.040 + 0.0001 * (mm += 1);
+        if (mm > 30)
+            mm = 0;
+        const auto prepared = *translate::prepare(changed);
+        auto row = translate::solveRow(prepared, prepared.targets[1]);
+        translate::addWindow(prepared, row);
+    }
+}
+
+BENCHMARK(sliderFirst)->Name("slider/core_curves_time_goal_50ms")->Unit(benchmark::kMillisecond);
+BENCHMARK(sliderWhole)->Name("slider/with_window_goal_200ms")->Unit(benchmark::kMillisecond);
 BENCHMARK(reference)->Name("translate/reference_alone")->Unit(benchmark::kMillisecond);
-BENCHMARK(firstRow)->Name("translate/until_the_first_row")->Unit(benchmark::kMillisecond)->UseRealTime();
+BENCHMARK(firstRow)
+    ->Name("translate/until_the_first_row")
+    ->Unit(benchmark::kMillisecond)
+    ->UseRealTime();
 BENCHMARK(whatIf)->Name("translate/window_of_one_row")->Unit(benchmark::kMillisecond);
-BENCHMARK(allRows)->Name("translate/all_rows_threads")->Arg(1)->Arg(2)->Unit(benchmark::kMillisecond)->UseRealTime();
+BENCHMARK(allRows)
+    ->Name("translate/all_rows_threads")
+    ->Arg(1)
+    ->Arg(2)
+    ->Unit(benchmark::kMillisecond)
+    ->UseRealTime();
 
 } // namespace
 

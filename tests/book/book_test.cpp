@@ -233,4 +233,62 @@ TEST_F(BookTest, DISABLED_WriteFixture) {
                   fs::copy_options::overwrite_existing);
 }
 
+// A full disk, made by SQLite itself: the file may not grow by another page.
+TEST_F(BookTest, AFullDiskKeepsWhatWasSavedAndSaysSo) {
+    {
+        Book book = created();
+        fill(book);
+        ASSERT_TRUE(addTest(book, test(), kWhen).has_value());
+        const int pages = book.database().execAndGet("PRAGMA page_count").getInt();
+        book.database().exec("PRAGMA max_page_count = " + std::to_string(pages));
+        const auto refused = addTest(book, test(), kWhen);
+        ASSERT_FALSE(refused.has_value());
+        EXPECT_EQ(refused.error().code, Errc::io);
+        EXPECT_NE(refused.error().message.find("disk is full; nothing was changed"),
+                  std::string::npos)
+            << refused.error().message;
+    }
+    Book again = reopened();
+    EXPECT_EQ(listTests(again, "a")->size(), 1u);
+    EXPECT_EQ(*checkBook(again), "ok");
+}
+
+TEST_F(BookTest, ACalibrationTouchesOnlyLaterTests) {
+    Book book = created();
+    fill(book);
+    kitchen::Instrument probe;
+    probe.id = "p";
+    probe.name = "Probe";
+    ASSERT_TRUE(addInstrument(book, probe, kWhen));
+    ASSERT_TRUE(addCalibration(book, "p", {"c", kWhen.utcMs + 1000, 2.0, 1.0, 0.2}));
+    const auto instruments = loadKitchen(book)->instruments;
+    TestRecord early = test(), late = test();
+    early.instrumentId = late.instrumentId = "p";
+    late.started.utcMs += 5000;
+    EXPECT_DOUBLE_EQ(inputOf(early, instruments).keyed.at("probe")[0], 415.15);
+    EXPECT_DOUBLE_EQ(inputOf(late, instruments).keyed.at("probe")[0], 417.15);
+    EXPECT_FALSE(inputOf(early, instruments).values.contains("u_bias_K"));
+    EXPECT_NEAR(inputOf(late, instruments).values.at("u_bias_K"), 0.2, 0.01);
+    // Withdrawn, it corrects nothing any more; the readings themselves never changed.
+    ASSERT_TRUE(withdrawCalibration(book, "c", kWhen));
+    EXPECT_DOUBLE_EQ(inputOf(late, loadKitchen(book)->instruments).keyed.at("probe")[0], 415.15);
+}
+
+TEST_F(BookTest, AFieldThatChangesInTimeComesBackWithItsCurve) {
+    Book book = created();
+    const auto appliance = fill(book);
+    TestRecord t = test();
+    ASSERT_TRUE(addTest(book, t, kWhen));
+    rating::Reduction r = reductionOf(t);
+    r.fieldCurves.push_back(
+        {{kitchen::Face::all, kitchen::Term::air}, {0, 600, 1200}, {0, -20, -35}, ""});
+    ASSERT_TRUE(saveReduction(book, t.id, r, {}, "", kWhen).has_value());
+    const auto kitchen = *loadKitchen(book);
+    const auto field = kitchen::fieldAt(
+        kitchen, "a", *kitchen::parseSetting(appliance.controls, t.setting), "indirect");
+    ASSERT_TRUE(field.has_value());
+    ASSERT_FALSE(field->curves.empty());
+    EXPECT_EQ(field->curves.front().change, (std::vector<double>{0, -20, -35}));
+}
+
 } // namespace

@@ -86,8 +86,7 @@ void DriftPane::showAppliance(const std::string& id) {
     const QSignalBlocker quiet(choice_);
     choice_->clear();
     for (const Repeats& r : all_)
-        choice_->addItem(
-            tr("%1  (%n time(s))", nullptr, static_cast<int>(r.values.size())).arg(r.label));
+        choice_->addItem(tr("%1  (tested %2 ×)").arg(r.label).arg(r.values.size()));
     choice_->setVisible(!all_.empty());
     showRepeats(0);
 }

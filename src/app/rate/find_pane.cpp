@@ -146,8 +146,8 @@ void FindPane::showFound(const std::vector<kitchen::FoundSetting>& found,
         found.empty()
             ? tr("No setup is likely to be that: every chance is under 5 %. Widen the "
                  "wish, or test more setups.")
-            : tr("%n setup(s) may do, the surest first. Enter shows one in the rate sheet.",
-                 nullptr, static_cast<int>(found.size())));
+            : tr("Setups that may do: %1, the surest first. Enter shows one in the rate sheet.")
+                  .arg(found.size()));
     table_->setCurrentRow(0);
 }
 

@@ -38,8 +38,8 @@ HeatPlanePage::HeatPlanePage(Document& document, QWidget* parent)
     line->addWidget(save, 0, Qt::AlignTop);
     box->addLayout(line);
     auto* body = new QHBoxLayout;
-    body->addWidget(view_, 5);
-    body->addWidget(table_, 3);
+    body->addWidget(view_, 11);
+    body->addWidget(table_, 14);
     box->addLayout(body, 1);
     connect(view_, &HeatPlaneView::markChosen, this, [this](int index) {
         if (table_->currentRow() != index)
@@ -77,15 +77,16 @@ void HeatPlanePage::showAppliance(const std::string& id) {
         const auto* appliance = findAppliance(document_.kitchen(), m.applianceId);
         rows << QStringList{
             text(appliance->name),
-            text(m.settingLabel) + (m.zone.empty() ? QString() : tr(", ") + text(m.zone)),
+            text(m.settingLabel) +
+                (appliance->zones.size() > 1 ? tr(", ") + text(m.zone) : QString()),
             text(printTemperature(Temperature::kelvin(m.kelvin), unit, kTwoSided * m.uKelvin)),
-            text(printPlusMinus(m.coefficient, kTwoSided * m.uLn * m.coefficient, "W/m²K")),
-            text(printFixed(m.fluxW_m2 / 1000, 1)) + tr(" kW/m²"),
+            text(printPlusMinus(m.coefficient, kTwoSided * m.uLn * m.coefficient, "")),
+            text(printFixed(m.fluxW_m2 / 1000, 1)),
             QString::fromUtf8(word(m.provenance))};
     }
-    table_->show({tr("Appliance"), tr("Setting"), tr("Acts like"), tr("Takes hold"),
-                  tr("Into a 40 °C face"), tr("Rests on")},
-                 rows);
+    table_->show(
+        {tr("Appliance"), tr("Setting"), tr("Acts like"), tr("W/m²K"), tr("kW/m²"), tr("Rests on")},
+        rows);
     view_->show(marks_, id);
     showWords();
 }

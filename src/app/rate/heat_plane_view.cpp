@@ -36,9 +36,14 @@ void HeatPlaneView::show(const std::vector<kitchen::PlaneMark>& marks,
     applianceId_ = applianceId;
     held_ = -1;
     chosen_ = -1;
-    for (std::size_t i = 0; i < marks_.size() && chosen_ < 0; ++i)
-        if (marks_[i].applianceId == applianceId)
-            choose(static_cast<int>(i));
+    int first = -1, measured = -1;
+    for (int i = static_cast<int>(marks_.size()) - 1; i >= 0; --i)
+        if (const auto& m = marks_[static_cast<std::size_t>(i)]; m.applianceId == applianceId) {
+            first = i;
+            if (m.provenance == kitchen::Provenance::measured)
+                measured = i;
+        }
+    choose(measured >= 0 ? measured : first);
     update();
 }
 

@@ -10,6 +10,7 @@
 #include <QDragEnterEvent>
 #include <QFrame>
 #include <QMimeData>
+#include <QSignalBlocker>
 #include <QTimer>
 
 namespace dynamet::app {
@@ -35,7 +36,8 @@ QFrame* upright() {
 RatePage::RatePage(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), title_(new QLabel), about_(new QLabel),
       methods_(new QWidget), cell_(new QLabel), draft_(new QPushButton),
-      sheet_(new RateSheetView(document)), bench_(new QHBoxLayout), how_(new HowPane(document)),
+      sheet_(new RateSheetView(document)), beside_(new SheetBeside(document)),
+      cellTests_(new QComboBox), bench_(new QHBoxLayout), how_(new HowPane(document)),
       trace_(new TracePane(document)), found_(new FoundPane(document)), pages_(new QStackedWidget),
       tabs_(new QButtonGroup(this)), find_(new FindPane(document)), drift_(new DriftPane(document)),
       plane_(new HeatPlanePage(document)), thermometers_(new ThermometersPane(document)) {
@@ -63,7 +65,11 @@ QWidget* RatePage::buildBench() {
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(8);
     sheet_->setMinimumHeight(150);
-    box->addWidget(sheet_, 5);
+    auto* sheets = new QHBoxLayout;
+    sheets->setSpacing(0);
+    sheets->addWidget(sheet_, 1);
+    sheets->addWidget(beside_, 1);
+    box->addLayout(sheets, 5);
     box->addWidget(methods_);
     bench_->setSpacing(0);
     bench_->addWidget(how_);
@@ -116,7 +122,11 @@ void RatePage::buildHeader(QVBoxLayout* box) {
     connect(draft_, &QPushButton::clicked, this, [this] { showTest(draftId_); });
     line->addWidget(draft_);
     line->addStretch();
-    line->addWidget(cell_);
+    cellTests_->setAccessibleName(tr("Tests of this cell"));
+    connect(cellTests_, &QComboBox::activated, this, [this](int item) {
+        if (const QString id = cellTests_->itemData(item).toString(); !id.isEmpty())
+            showTest(plain(id));
+    });
     int index = 0;
     for (const QString& name :
          {tr("Bench"), tr("Find"), tr("Drift"), tr("Heat plane"), tr("Thermometers")}) {
@@ -146,6 +156,7 @@ void RatePage::showAppliance(const std::string& id) {
     about_->setText(tr("%1 · %2").arg(QString::fromUtf8(kitchen::kindName(appliance->kind)),
                                       site ? text(site->name) : QString()));
     sheet_->show(id);
+    beside_->showAppliance(id);
     if (another) {
         test_.reset();
         reduction_.reset();
@@ -172,15 +183,21 @@ void RatePage::showDraft() {
 
 void RatePage::showProtocols() {
     const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    for (QWidget* kept : {static_cast<QWidget*>(cell_), static_cast<QWidget*>(cellTests_),
+                          static_cast<QWidget*>(beside_->choice())})
+        kept->setParent(this);
     qDeleteAll(methods_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly));
     delete methods_->layout();
     auto* line = new QHBoxLayout(methods_);
     line->setContentsMargins(0, 0, 0, 0);
-    line->addWidget(new QLabel(tr("Rate by")));
+    line->addWidget(cell_);
+    cell_->show();
+    line->addWidget(new QLabel(tr("by")));
     auto* group = new QButtonGroup(methods_);
     std::string first;
     for (const rating::Protocol* protocol : rating::protocolsFor(appliance->kind)) {
-        auto* button = new QPushButton(text(protocol->title));
+        auto* button = new QPushButton(text(protocol->shortName));
+        button->setToolTip(text(protocol->title));
         button->setObjectName(QStringLiteral("method"));
         button->setAccessibleName(text(protocol->title));
         button->setCheckable(true);
@@ -194,6 +211,11 @@ void RatePage::showProtocols() {
                 [this, id = protocol->id] { chooseProtocol(id); });
     }
     line->addStretch();
+    line->setSpacing(4);
+    cellTests_->setMaximumWidth(112);
+    beside_->choice()->setMaximumWidth(128);
+    line->addWidget(cellTests_);
+    line->addWidget(beside_->choice());
     chooseProtocol(first);
 }
 
@@ -233,7 +255,8 @@ void RatePage::cellChosen() {
     if (isHob(appliance->kind))
         if (const auto* vessel = findVessel(document_.kitchen(), appliance->standardVesselId))
             where += QStringLiteral(", ") + text(vessel->name);
-    cell_->setText(tr("To be rated: %1").arg(where));
+    cell_->setText(tr("Rate %1").arg(where));
+    listCellTests();
     how_->conditions().expect(sheet_->expected());
     if (protocol_ && !test_)
         how_->show(*protocol_, dialCelsius(*appliance, *setting));
@@ -243,6 +266,9 @@ void RatePage::refresh() {
     if (!findAppliance(document_.kitchen(), applianceId_))
         return;
     sheet_->show(applianceId_);
+    beside_->showAppliance(applianceId_);
+    listCellTests();
+    how_->conditions().refresh();
     showDraft();
     // Undo may have taken back what is on the bench.
     if (!test_)
@@ -321,6 +347,7 @@ void RatePage::importLog(const QString& path) {
         say(text(kept.error().message));
         return;
     }
+    askOnce();
     work(*test);
 }
 
@@ -336,12 +363,12 @@ void RatePage::takeKeyed() {
         say(text(kept.error().message));
         return;
     }
+    askOnce();
     work(*test);
 }
 
 void RatePage::work(const book::TestRecord& test) {
     test_ = test;
-    askOnce();
     showDraft();
     saved_ = false;
     const auto reduction = rating::reduce(inputOf(test, document_.kitchen().instruments));
@@ -357,6 +384,28 @@ void RatePage::work(const book::TestRecord& test) {
         saved_ = saved_ || (line.id == test.id && !line.draft);
     found_->show(*reduction_, saved_);
     attend(Attention::found);
+}
+
+/// The chosen cell opens its tests; with none it says that the next one starts here.
+void RatePage::listCellTests() {
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    const auto setting = sheet_->setting();
+    const QSignalBlocker quiet(cellTests_);
+    cellTests_->clear();
+    const std::string here = setting ? settingText(appliance->controls, *setting) : "";
+    const auto lines = listTests(document_.book(), applianceId_);
+    for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
+        if (line.setting == here && line.zone == sheet_->zone())
+            if (const rating::Protocol* protocol = rating::findProtocol(line.protocol))
+                cellTests_->addItem(tr("%1, %2%3")
+                                        .arg(text(protocol->shortName),
+                                             agoWords(line.startedMs, document_.now().utcMs),
+                                             line.draft ? tr(", unfinished") : QString()),
+                                    text(line.id));
+    cellTests_->insertItem(0, cellTests_->count() == 0
+                                  ? tr("No test here yet")
+                                  : tr("Tests here: %1").arg(cellTests_->count()));
+    cellTests_->setCurrentIndex(0);
 }
 
 /// Missing conditions are asked for once a session; they stay unknown, never a default.
@@ -394,6 +443,7 @@ void RatePage::showTest(const std::string& testId) {
     const auto setting = sheet_->setting();
     how_->show(*protocol_, appliance && setting ? dialCelsius(*appliance, *setting) : 0,
                test->typed);
+    how_->conditions().show(*test);
     work(*test);
 }
 
@@ -401,6 +451,15 @@ void RatePage::showNewestTest() {
     const auto lines = listTests(document_.book(), applianceId_);
     if (lines && !lines->empty())
         showTest(lines->front().id);
+}
+
+void RatePage::showTestOf(const std::string& protocol) {
+    const auto lines = listTests(document_.book(), applianceId_);
+    for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
+        if (line.protocol == protocol) {
+            showTest(line.id);
+            return;
+        }
 }
 
 void RatePage::dragEnterEvent(QDragEnterEvent* event) {

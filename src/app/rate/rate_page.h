@@ -9,6 +9,7 @@
 #include "app/rate/heat_plane_page.h"
 #include "app/rate/how_pane.h"
 #include "app/rate/rate_sheet_view.h"
+#include "app/rate/sheet_beside.h"
 #include "app/rate/thermometers_pane.h"
 #include "app/rate/trace_pane.h"
 
@@ -30,6 +31,7 @@ class RatePage : public QWidget {
     /// Shows a saved or draft test on the bench.
     void showTest(const std::string& testId);
     void showNewestTest();
+    void showTestOf(const std::string& protocol);
     enum Page { bench = 0, find, drift, plane, thermometers };
     void showPage(int page);
     FindPane& findPane() { return *find_; }
@@ -52,6 +54,7 @@ class RatePage : public QWidget {
     void cellChosen();
     void refresh();
     void showDraft();
+    void listCellTests();
     void askOnce();
     void say(const QString& words);
 
@@ -69,6 +72,8 @@ class RatePage : public QWidget {
     QPushButton* draft_;
     std::string draftId_;
     RateSheetView* sheet_;
+    SheetBeside* beside_;
+    QComboBox* cellTests_; ///< tests of the chosen cell
     QHBoxLayout* bench_;
     HowPane* how_;
     TracePane* trace_;

@@ -31,11 +31,12 @@ void paintPatch(QPainter& p, const QRect& place, const kitchen::Representative& 
 RateSheetModel::RateSheetModel(Document& document, QObject* parent)
     : QAbstractTableModel(parent), document_(document) {}
 
-void RateSheetModel::show(const std::string& applianceId) {
+void RateSheetModel::show(const std::string& applianceId, std::int64_t untilMs) {
     beginResetModel();
     sheet_ = {};
     if (const auto* appliance = findAppliance(document_.kitchen(), applianceId))
-        sheet_ = rateSheet(document_.kitchen(), *appliance);
+        sheet_ = untilMs > 0 ? rateSheet(ratedUntil(document_.kitchen(), untilMs), *appliance)
+                             : rateSheet(document_.kitchen(), *appliance);
     endResetModel();
 }
 
@@ -58,6 +59,14 @@ QString RateSheetModel::cellText(const QModelIndex& index) const {
                                  kTwoSided * shown.u));
 }
 
+QString RateSheetModel::restsOn(const QModelIndex& index) const {
+    const QString words = QString::fromUtf8(word(cell(index).shown.provenance));
+    if (cell(index).shown.provenance != kitchen::Provenance::measured ||
+        cell(index).measuredMs == 0)
+        return words;
+    return tr("%1 %2").arg(words, agoWords(cell(index).measuredMs, document_.now().utcMs));
+}
+
 QVariant RateSheetModel::data(const QModelIndex& index, int role) const {
     if (role == Qt::DisplayRole)
         return cellText(index);
@@ -65,7 +74,7 @@ QVariant RateSheetModel::data(const QModelIndex& index, int role) const {
         return tr("%1, %2: %3, %4")
             .arg(text(sheet_.labels[static_cast<std::size_t>(index.row())]),
                  text(sheet_.zones[static_cast<std::size_t>(index.column())]), cellText(index),
-                 QString::fromUtf8(word(cell(index).shown.provenance)));
+                 restsOn(index));
     return {};
 }
 
@@ -97,8 +106,7 @@ void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     if (option.rect.width() > 250) {
         p.setFont(look::textFont(12));
         p.setPen(look::kQuietInk);
-        p.drawText(option.rect.adjusted(170, 0, -8, 0), Qt::AlignVCenter,
-                   QString::fromUtf8(word(shown.provenance)));
+        p.drawText(option.rect.adjusted(170, 0, -8, 0), Qt::AlignVCenter, model->restsOn(index));
     }
     p.restore();
 }
@@ -146,13 +154,13 @@ RateSheetView::RateSheetView(Document& document, QWidget* parent)
     connect(&document, &Document::unitsChanged, this, [this] { viewport()->update(); });
 }
 
-void RateSheetView::show(const std::string& applianceId) {
+void RateSheetView::show(const std::string& applianceId, std::int64_t untilMs) {
     const QString kept =
         currentIndex().isValid() && model_->sheet().applianceId == applianceId
             ? model_->headerData(currentIndex().row(), Qt::Vertical, Qt::DisplayRole).toString()
             : QString();
     const int column = currentIndex().column();
-    model_->show(applianceId);
+    model_->show(applianceId, untilMs);
     if (model_->rowCount() == 0)
         return;
     int row = 0;

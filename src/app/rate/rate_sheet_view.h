@@ -18,7 +18,8 @@ class RateSheetModel : public QAbstractTableModel {
     Q_OBJECT
   public:
     explicit RateSheetModel(Document& document, QObject* parent = nullptr);
-    void show(const std::string& applianceId);
+    /// `untilMs` 0 = as it is now, else as it was rated up to then.
+    void show(const std::string& applianceId, std::int64_t untilMs = 0);
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;
     QVariant data(const QModelIndex& index, int role) const override;
@@ -26,6 +27,8 @@ class RateSheetModel : public QAbstractTableModel {
     const kitchen::RateSheet& sheet() const { return sheet_; }
     const kitchen::SheetCell& cell(const QModelIndex& index) const;
     QString cellText(const QModelIndex& index) const;
+    /// "measured 9 d", "interpolated": where it comes from and how old it is.
+    QString restsOn(const QModelIndex& index) const;
 
   private:
     Document& document_;
@@ -55,7 +58,7 @@ class RateSheetView : public QTableView {
     Q_OBJECT
   public:
     explicit RateSheetView(Document& document, QWidget* parent = nullptr);
-    void show(const std::string& applianceId);
+    void show(const std::string& applianceId, std::int64_t untilMs = 0);
     /// The setting and zone of the current cell.
     std::optional<kitchen::Setting> setting() const;
     std::string zone() const;

@@ -33,6 +33,7 @@ ThermometersPane::ThermometersPane(Document& document, QWidget* parent)
     check->addRow(tr("In the boil"), boil_);
     auto* work = new QPushButton(tr("Work it out"));
     work->setAccessibleName(tr("Work the check out"));
+    work->setObjectName(QStringLiteral("act"));
     connect(work, &QPushButton::clicked, this, &ThermometersPane::workOut);
     check->addRow(work);
     found_->setWordWrap(true);
@@ -162,11 +163,11 @@ void ThermometersPane::workOut() {
 }
 
 void ThermometersPane::keep() {
-    const kitchen::Instrument* instrument = chosen();
-    if (!check_ || !test_ || !instrument)
+    if (!check_ || !test_)
         return;
+    const std::string instrument = test_->instrumentId; // the kitchen is read anew by each change
     const auto imported = document_.importTest(*test_);
-    const auto done = imported ? document_.calibrate(instrument->id, *check_) : imported;
+    const auto done = imported ? document_.calibrate(instrument, *check_) : imported;
     keep_->hide();
     found_->setText(
         done ? tr("%1 From today on its readings are put right; older tests stay as they were.")

@@ -10,7 +10,8 @@
 namespace dynamet::app {
 
 TracePane::TracePane(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), words_(new QLabel), plot_(new Plot) {
+    : QWidget(parent), document_(document), words_(new QLabel), plot_(new Plot),
+      map_(new SpotMap(document)) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
@@ -22,6 +23,8 @@ TracePane::TracePane(Document& document, QWidget* parent)
     box->addWidget(overline);
     box->addWidget(words_);
     box->addWidget(plot_, 1);
+    box->addWidget(map_, 1);
+    map_->hide();
     box->addStretch(0);
     plot_->setAccessibleName(tr("Trace of the readings"));
 }
@@ -29,13 +32,20 @@ TracePane::TracePane(Document& document, QWidget* parent)
 void TracePane::showNothing(const QString& words) {
     words_->setText(words);
     plot_->hide();
-    static_cast<QVBoxLayout*>(layout())->setStretch(3, 1);
+    map_->hide();
+    static_cast<QVBoxLayout*>(layout())->setStretch(4, 1);
 }
 
 void TracePane::show(const book::TestRecord& test, const rating::Reduction* reduction) {
     const rating::TestInput input = inputOf(test, document_.kitchen().instruments);
-    plot_->show();
-    static_cast<QVBoxLayout*>(layout())->setStretch(3, 0);
+    const bool mapped = test.protocol == "surface-map";
+    plot_->setVisible(!mapped && !(input.channels.empty() && input.keyed.empty()));
+    map_->setVisible(mapped);
+    if (mapped) {
+        drawMap(test, reduction);
+        return;
+    }
+    static_cast<QVBoxLayout*>(layout())->setStretch(4, 0);
     plot_->plotLayout()->clear();
     plot_->clearPlottables();
     if (input.channels.empty())
@@ -88,6 +98,19 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
     words_->setText(words.join(QStringLiteral("; ")));
 }
 
+/// True temperatures where they could be worked out, else what the gun showed.
+void TracePane::drawMap(const book::TestRecord& test, const rating::Reduction* reduction) {
+    const auto input = inputOf(test, document_.kitchen().instruments);
+    const auto per = test.values.find("per_row");
+    const auto shown = input.keyed.find("spot");
+    map_->show(reduction                    ? reduction->fit.value
+               : shown == input.keyed.end() ? std::vector<double>{}
+                                            : shown->second,
+               per == test.values.end() ? 0 : static_cast<int>(per->second));
+    words_->setText(reduction ? tr("The surface's own temperatures, row by row from the back left.")
+                              : tr("What the gun showed, row by row from the back left."));
+}
+
 void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reduction* reduction) {
     auto* rect = new QCPAxisRect(plot_);
     Plot::dress(*rect);
@@ -97,33 +120,45 @@ void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reductio
     rect->axis(QCPAxis::atBottom)->setLabel(tr("spot"));
     rect->axis(QCPAxis::atBottom)->ticker()->setTickStepStrategy(QCPAxisTicker::tssReadability);
     rect->axis(QCPAxis::atBottom)->ticker()->setTickCount(3);
-    const auto points = [&](const char* role, const QColor& colour,
-                            QCPScatterStyle::ScatterShape shape) {
-        const auto at = input.keyed.find(role);
-        if (at == input.keyed.end())
-            return;
+    const rating::Protocol* protocol = rating::findProtocol(input.protocol);
+    double most = 3;
+    QStringList words;
+    const QCPScatterStyle::ScatterShape shapes[] = {
+        QCPScatterStyle::ssDisc, QCPScatterStyle::ssSquare, QCPScatterStyle::ssTriangle};
+    const QString shapeWords[] = {tr("discs"), tr("squares"), tr("triangles")};
+    std::size_t drawn = 0;
+    for (const rating::KeyedRole& role : protocol->keyed) {
+        const auto at = input.keyed.find(role.role);
+        if (at == input.keyed.end() || role.kind != rating::KeyedKind::temperature)
+            continue;
+        const QColor colour = drawn == 0 ? look::kReference : look::kQuietInk;
         QCPGraph* graph =
             plot_->addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
         graph->setLineStyle(QCPGraph::lsNone);
-        graph->setScatterStyle(QCPScatterStyle(shape, colour, colour, 10));
+        graph->setScatterStyle(QCPScatterStyle(shapes[drawn % 3], colour, colour, 10));
         for (std::size_t i = 0; i < at->second.size(); ++i)
             graph->addData(static_cast<double>(i + 1),
                            numberIn(Temperature::kelvin(at->second[i]), unit));
-    };
-    points("probe", look::kReference, QCPScatterStyle::ssDisc);
-    points("dial", look::kQuietInk, QCPScatterStyle::ssSquare);
+        words << tr("%1: %2").arg(shapeWords[drawn % 3], text(role.label).toLower());
+        most = std::max(most, static_cast<double>(at->second.size()));
+        ++drawn;
+    }
     plot_->rescaleAxes();
-    if (reduction && !reduction->quantities.empty()) {
+    QCPGraph* line = plot_->addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
+    line->setPen(QPen(look::kAccent, 1));
+    if (reduction && !reduction->fit.empty()) { // run by run
+        for (std::size_t i = 0; i < reduction->fit.size(); ++i)
+            line->addData(reduction->fit.timeS[i] + 1,
+                          numberIn(Temperature::kelvin(reduction->fit.value[i]), unit));
+    } else if (reduction && !reduction->quantities.empty()) {
         const double value =
             numberIn(Temperature::kelvin(reduction->quantities.front().value), unit);
-        QCPGraph* line =
-            plot_->addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
-        line->setPen(QPen(look::kAccent, 1));
-        line->setData({0.5, 3.5}, {value, value}, true);
+        line->setData({0.5, most + 0.5}, {value, value}, true);
     }
-    rect->axis(QCPAxis::atBottom)->setRange(0.5, 3.5);
+    rect->axis(QCPAxis::atBottom)->setRange(0.5, most + 0.5);
     rect->axis(QCPAxis::atLeft)->scaleRange(1.6);
-    words_->setText(tr("discs: probe; squares: lid dial; rust: what was found"));
+    words << tr("rust: what was found");
+    words_->setText(words.join(tr("; ")));
 }
 
 } // namespace dynamet::app

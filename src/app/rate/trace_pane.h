@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/rate/spot_map.h"
 #include "app/shell/document.h"
 #include "app/widgets/plot.h"
 #include "rating/reduction.h"
@@ -22,10 +23,12 @@ class TracePane : public QWidget {
 
   private:
     void drawReadings(const rating::TestInput& input, const rating::Reduction* reduction);
+    void drawMap(const book::TestRecord& test, const rating::Reduction* reduction);
     void drawKeyed(const rating::TestInput& input, const rating::Reduction* reduction);
     Document& document_;
     QLabel* words_;
     Plot* plot_;
+    SpotMap* map_;
 };
 
 } // namespace dynamet::app

@@ -19,11 +19,48 @@ void settle(MainWindow& window) {
     QApplication::processEvents();
 }
 
+/// The pages of Rate beside the bench, and tests worth a picture of their own.
+bool showRatePage(MainWindow& window, const QString& view) {
+    struct Shown {
+        const char* view;
+        const char* appliance;
+        RatePage::Page page;
+        const char* protocol;
+    };
+    static constexpr Shown kShown[] = {{"griddle-map", "griddle", RatePage::bench, "surface-map"},
+                                       {"wood-oven", "vault", RatePage::bench, "burn-down"},
+                                       {"find", "yard-grill", RatePage::find, ""},
+                                       {"drift", "yard-grill", RatePage::drift, ""},
+                                       {"heat-plane", "deck", RatePage::plane, ""},
+                                       {"thermometers", "deck", RatePage::thermometers, ""}};
+    for (const Shown& shown : kShown) {
+        if (view != QLatin1String(shown.view))
+            continue;
+        window.go(MainWindow::rate);
+        window.lineUp().select(shown.appliance);
+        window.ratePage().showPage(shown.page);
+        if (*shown.protocol != '\0')
+            window.ratePage().showTestOf(shown.protocol);
+        if (shown.page == RatePage::find) {
+            window.ratePage().findPane().wish("indirect", QStringLiteral("130"),
+                                              QStringLiteral("165"));
+            window.ratePage().findPane().wish("direct", QStringLiteral("200"), {});
+            window.ratePage().findPane().find();
+        }
+        return true;
+    }
+    return false;
+}
+
 } // namespace
 
 QStringList viewNames() {
-    return {QStringLiteral("first-start"), QStringLiteral("rate"), QStringLiteral("rate-grill"),
-            QStringLiteral("translate"), QStringLiteral("translate-row")};
+    return {QStringLiteral("first-start"),  QStringLiteral("rate"),
+            QStringLiteral("rate-grill"),   QStringLiteral("griddle-map"),
+            QStringLiteral("wood-oven"),    QStringLiteral("find"),
+            QStringLiteral("drift"),        QStringLiteral("heat-plane"),
+            QStringLiteral("thermometers"), QStringLiteral("translate"),
+            QStringLiteral("translate-row")};
 }
 
 bool writePicture(MainWindow& window, const QString& view, const QString& file) {
@@ -36,6 +73,8 @@ bool writePicture(MainWindow& window, const QString& view, const QString& file) 
     } else if (view == QLatin1String("rate-grill")) {
         window.go(MainWindow::rate);
         window.lineUp().select("yard-grill");
+    } else if (showRatePage(window, view)) {
+        settle(window);
     } else if (view != QLatin1String("first-start")) {
         window.lineUp().select("deck");
         window.go(MainWindow::translate);

@@ -1,0 +1,69 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/rate/sheet_beside.h"
+
+#include <QDateTime>
+#include <QLabel>
+#include <QSignalBlocker>
+#include <QVBoxLayout>
+#include <set>
+
+namespace dynamet::app {
+namespace {
+constexpr std::int64_t kDayMs = 86400000;
+}
+
+SheetBeside::SheetBeside(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document), choice_(new QComboBox), title_(new QLabel),
+      sheet_(new RateSheetView(document)) {
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(8, 0, 0, 0);
+    box->setSpacing(2);
+    title_->setObjectName(QStringLiteral("quiet"));
+    box->addWidget(title_);
+    box->addWidget(sheet_, 1);
+    sheet_->setAccessibleName(tr("Rate sheet beside"));
+    sheet_->verticalHeader()->setFixedWidth(130);
+    choice_->setAccessibleName(tr("Rate sheet to compare with"));
+    connect(choice_, &QComboBox::currentIndexChanged, this, &SheetBeside::showChosen);
+    hide();
+}
+
+void SheetBeside::showAppliance(const std::string& id) {
+    const QString kept = id == applianceId_ ? choice_->currentText() : QString();
+    applianceId_ = id;
+    const QSignalBlocker quiet(choice_);
+    choice_->clear();
+    choice_->addItem(tr("Nothing beside"));
+    std::set<std::int64_t> days;
+    const auto rated = document_.kitchen().rated.find(id);
+    if (rated != document_.kitchen().rated.end())
+        for (const kitchen::RatedNumber& r : rated->second)
+            days.insert(r.measuredMs / kDayMs);
+    if (!days.empty())
+        days.erase(std::prev(days.end())); // the newest is what the first sheet shows
+    for (const std::int64_t day : days)
+        choice_->addItem(tr("As on %1")
+                             .arg(QDateTime::fromMSecsSinceEpoch(day * kDayMs, Qt::UTC)
+                                      .toString(QStringLiteral("yyyy-MM-dd"))),
+                         QVariant::fromValue<qint64>((day + 1) * kDayMs - 1));
+    for (const kitchen::Appliance& other : document_.kitchen().appliances)
+        if (other.id != id)
+            choice_->addItem(text(other.name), text(other.id));
+    choice_->setCurrentIndex(std::max(0, choice_->findText(kept)));
+    showChosen();
+}
+
+void SheetBeside::showChosen() {
+    const QVariant chosen = choice_->currentData();
+    setVisible(choice_->currentIndex() > 0);
+    if (choice_->currentIndex() <= 0)
+        return;
+    const bool day = chosen.userType() == QMetaType::LongLong;
+    title_->setText(day ? tr("%1, this appliance").arg(choice_->currentText())
+                        : choice_->currentText());
+    sheet_->show(day ? applianceId_ : plain(chosen.toString()), day ? chosen.toLongLong() : 0);
+}
+
+} // namespace dynamet::app
