@@ -90,31 +90,56 @@ Result<Prepared> prepare(const Request& request) {
     return out;
 }
 
-Row solveRow(const Prepared& prepared, const Target& target, std::stop_token stop) {
-    // Another site has other air: its boiling point and its vapour tables.
-    const auto* appliance = findAppliance(prepared.request.kitchen, target.applianceId);
-    const auto* site = appliance ? findSite(prepared.request.kitchen, appliance->siteId) : nullptr;
+namespace {
+
+/// The same kitchen with the target's own air: its boiling point and its vapour tables.
+Prepared atSiteOf(const Prepared& prepared, const Target& target) {
     Prepared local = prepared;
-    if (site)
+    const auto* appliance = findAppliance(prepared.request.kitchen, target.applianceId);
+    if (const auto* site =
+            appliance ? findSite(prepared.request.kitchen, appliance->siteId) : nullptr)
         local.tables.vapour = std::make_shared<heat::Vapour>(pressurePa(*site));
-    Row row = findBestSetting(local, target, stop);
-    if (!row.reached)
+    return local;
+}
+
+/// Cooks a row at its setting on the full grid and puts the words to it.
+Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
+    const auto programme = programmeFor(local.request, row.target, row.instruction.setting);
+    if (!programme) {
+        row.reached = false;
+        row.reason = programme.error().message;
         return row;
-    const auto programme = programmeFor(local.request, target, row.instruction.setting);
+    }
     auto outcome = cook::cookTo(local.request.piece, *programme,
                                 {local.request.goal.coreK, local.request.goal.readAt}, cook::kFull,
                                 local.tables);
     ++row.solves;
+    row.reached = outcome.has_value();
     if (!outcome) {
-        row.reached = false;
         row.reason = outcome.error().message;
         return row;
     }
     row.outcome = std::move(*outcome);
+    row.instruction.turning = programme->turning;
     row.crustDistance = crustDistance(row.outcome, prepared.outcome);
     row.instruction.pullK = printedPull(row.outcome.pullK, prepared.request.fahrenheit);
     row.warnings = warningsFor(prepared, row, *programme);
     return row;
+}
+
+} // namespace
+
+Row solveRow(const Prepared& prepared, const Target& target, std::stop_token stop) {
+    const Prepared local = atSiteOf(prepared, target);
+    Row row = findBestSetting(local, target, stop);
+    return row.reached ? cooked(prepared, local, std::move(row)) : row;
+}
+
+Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Setting& setting) {
+    Row row;
+    row.target = target;
+    row.instruction.setting = setting;
+    return cooked(prepared, atSiteOf(prepared, target), std::move(row));
 }
 
 void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {

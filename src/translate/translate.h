@@ -25,6 +25,9 @@ Result<Prepared> prepare(const Request& request);
 /// row with a reason. A stopped search returns what it has.
 Row solveRow(const Prepared& prepared, const Target& target, std::stop_token stop = {});
 
+/// The row at a setting that is held, one cook instead of a search: what a slider shows first.
+Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Setting& setting);
+
 /// Adds window, overshoot time and the rule of thumb to a reached row.
 void addWindow(const Prepared& prepared, Row& row, std::stop_token stop = {});
 

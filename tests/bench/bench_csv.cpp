@@ -24,7 +24,8 @@ const std::string& logText(bool german) {
             text += std::to_string(t);
             for (int p = 0; p < 8; ++p) {
                 char number[16];
-                std::snprintf(number, sizeof number, "%c%d%c%d", delimiter, 100 + (t / 60 + 7 * p) % 150, point, (t + p) % 10);
+                std::snprintf(number, sizeof number, "%c%d%c%d", delimiter,
+                              100 + (t / 60 + 7 * p) % 150, point, (t + p) % 10);
                 text += number;
             }
             text += '\n';
@@ -40,18 +41,25 @@ void parse(benchmark::State& state, bool german) {
     const auto dialect = sniffCsv(text);
     for (auto _ : state)
         benchmark::DoNotOptimize(parseCsv(text, *dialect)->timeS.size());
-    state.SetBytesProcessed(static_cast<std::int64_t>(state.iterations()) * static_cast<std::int64_t>(text.size()));
+    state.SetBytesProcessed(static_cast<std::int64_t>(state.iterations()) *
+                            static_cast<std::int64_t>(text.size()));
 }
-void points(benchmark::State& state) { parse(state, false); }
-void commas(benchmark::State& state) { parse(state, true); }
+void points(benchmark::State& state) {
+    parse(state, false);
+}
+void commas(benchmark::State& state) {
+    parse(state, true);
+}
 
 void plainRead(benchmark::State& state) {
     const std::string& text = logText(false);
     for (auto _ : state)
-        benchmark::DoNotOptimize(std::accumulate(text.begin(), text.end(), 0U, [](unsigned sum, char c) {
-            return sum + static_cast<unsigned char>(c);
-        }));
-    state.SetBytesProcessed(static_cast<std::int64_t>(state.iterations()) * static_cast<std::int64_t>(text.size()));
+        benchmark::DoNotOptimize(
+            std::accumulate(text.begin(), text.end(), 0U, [](unsigned sum, char c) {
+                return sum + static_cast<unsigned char>(c);
+            }));
+    state.SetBytesProcessed(static_cast<std::int64_t>(state.iterations()) *
+                            static_cast<std::int64_t>(text.size()));
 }
 
 BENCHMARK(points)->Name("csv/decimal_points")->Unit(benchmark::kMillisecond);

@@ -1,7 +1,8 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-// From nothing to the first paint with the demo book, beside an empty window in the same run; offscreen.
+// From nothing to the first paint with the demo book, beside an empty window in the same run;
+// offscreen.
 #include "app/look/palette.h"
 #include "app/shell/main_window.h"
 
@@ -36,7 +37,10 @@ void empty(benchmark::State& state) {
     }
 }
 
-BENCHMARK(ours)->Name("start/demo_book_to_first_paint")->Unit(benchmark::kMillisecond)->Iterations(5);
+BENCHMARK(ours)
+    ->Name("start/demo_book_to_first_paint")
+    ->Unit(benchmark::kMillisecond)
+    ->Iterations(5);
 BENCHMARK(empty)->Name("start/empty_window")->Unit(benchmark::kMillisecond)->Iterations(5);
 
 } // namespace

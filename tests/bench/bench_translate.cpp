@@ -71,17 +71,20 @@ void whatIf(benchmark::State& state) { // one row anew with its window, as a sli
         translate::addWindow(prepared, row);
 }
 
-/// What a slider asks for first (goal 50 ms): the recipe simulated anew and one row's core, curves
-/// and expected time, without its window.
+/// What a slider asks for first (goal 50 ms): the recipe simulated anew, and the open row's core,
+/// curves and expected time at the setting it has.
 void sliderFirst(benchmark::State& state) {
     translate::Request changed = request();
+    const auto before = *translate::prepare(request());
+    const auto held = translate::solveRow(before, before.targets[1]).instruction.setting;
     double mm = 0;
     for (auto _ : state) {
         changed.piece.thicknessM = 0.040 + 0.0001 * (mm += 1);
         if (mm > 30)
             mm = 0;
         const auto prepared = *translate::prepare(changed);
-        benchmark::DoNotOptimize(translate::solveRow(prepared, prepared.targets[1]).reached);
+        benchmark::DoNotOptimize(
+            translate::solveRowAt(prepared, prepared.targets[1], held).reached);
     }
 }
 

@@ -58,6 +58,17 @@ expect 0 "pull at" "$cli" translate "$work/k.dynamet" --recipe "Caraway pork loi
 expect 0 look_s "$cli" translate "$work/k.dynamet" --recipe pork-caraway --to "Basket fryer" --json
 [[ $(json "['rows'][0]['appliance']") == "Basket fryer" ]] || no "the row's appliance"
 expect 1 "no recipe" "$cli" translate "$work/k.dynamet" --recipe "Boiled boot"
+expect 0 "%  high" "$cli" find "$work/k.dynamet" "Yard grill" --zone indirect --between 130C..165C --zone direct --between 200C..
+expect 0 probability "$cli" find "$work/k.dynamet" "Yard grill" --zone indirect --between 130C..165C --json
+[[ $(json "['settings'][0]['setting']") == burners=* && $(json "['format']") == dynamet-find ]] || no "the best setup"
+expect 1 "no zone" "$cli" find "$work/k.dynamet" "Yard grill" --zone roof --between 100C..120C
+expect 1 "every chance is under" "$cli" find "$work/k.dynamet" "Yard grill" --zone indirect --between 590C..600C
+expect 2 "LOW..HIGH" "$cli" find "$work/k.dynamet" "Yard grill" --zone indirect --between warm
+expect 0 "boils water with" "$cli" rate boil-off --with start_kg=2.4 --with end_kg=2.1 --with boiled_s=900
+expect 0 per_under_K "$cli" rate coal-count --key "under=8 6 12" --key "lid=16 12 10" --key "inside=148 112 141" --json
+expect 0 "The surface is at" "$cli" rate surface-map --key "spot=201 205 C" --key "spot=208 199" --with emissivity=0.9
+expect 1 "paint or tape" "$cli" rate surface-map --key "spot=201 205 208" --with emissivity=0.3
+expect 2 "needs a log" "$cli" rate block
 expect 2 "" "$cli" dance
 [[ $failures -eq 0 ]] && echo "every call answered as documented"
 exit $((failures > 0))

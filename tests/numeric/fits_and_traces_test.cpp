@@ -7,7 +7,12 @@
 #include "trace/packing.h"
 #include "trace/settled.h"
 
+#include "numeric/linear_fit.h"
+#include "trace/pyramid.h"
 #include <array>
+#include <cmath>
+
+#include <algorithm>
 #include <cmath>
 #include <gtest/gtest.h>
 
@@ -104,6 +109,40 @@ TEST(Packing, GoesBothWaysAndIsCutSafe) {
     EXPECT_EQ(*unpackIntegers(packed, values.size()), values);
     for (std::size_t n = 0; n < packed.size(); ++n)
         EXPECT_FALSE(unpackIntegers(packed.substr(0, n), values.size()).has_value()) << n;
+}
+
+// 12 hours at 1 Hz on 800 pixels: at most two points a pixel, both extremes kept wherever they are.
+TEST(Pyramid, NoSpikeIsLost) {
+    Series s;
+    for (int i = 0; i < 43200; ++i) {
+        s.timeS.push_back(i);
+        s.value.push_back(400 + 10 * std::sin(i / 700.0));
+    }
+    s.value[31111] = 900;
+    s.value[77] = 250;
+    s.value[5000] = std::nan("");
+    const Pyramid p = buildPyramid(s);
+    for (std::size_t pixels : {200u, 800u, 2000u}) {
+        const Series drawn = drawnPoints(p, 0, 43200, pixels);
+        EXPECT_LE(drawn.size(), 2 * pixels);
+        EXPECT_EQ(*std::max_element(drawn.value.begin(), drawn.value.end()), 900);
+        EXPECT_EQ(*std::min_element(drawn.value.begin(), drawn.value.end()), 250);
+        EXPECT_TRUE(std::is_sorted(drawn.timeS.begin(), drawn.timeS.end()));
+    }
+    const Series near = drawnPoints(p, 31100, 31120, 800);
+    EXPECT_EQ(near.size(), 21u) << "the readings themselves where they are few";
+}
+
+TEST(LinearFit, RefusesColumnsThatHangTogether) {
+    std::vector<LinearRow> rows;
+    for (int i = 1; i <= 5; ++i)
+        rows.push_back({{1.0 * i, 2.0 * i}, 3.0 * i, 1});
+    EXPECT_FALSE(solveLinear(rows).has_value());
+    rows.push_back({{1, 0}, 1, 1});
+    const auto x = solveLinear(rows);
+    ASSERT_TRUE(x.has_value());
+    EXPECT_NEAR((*x)[0], 1, 1e-9);
+    EXPECT_NEAR((*x)[1], 1, 1e-9);
 }
 
 } // namespace

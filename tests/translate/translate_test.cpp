@@ -41,6 +41,18 @@ TEST(Translate, ItsOwnApplianceGivesTheRecipeBack) {
     EXPECT_LT(row.crustDistance, 0.02);
 }
 
+// What a slider shows first is the same cook as the search's own answer at that setting.
+TEST(Translate, ARowAtAHeldSettingIsTheSameCook) {
+    const Prepared p = prepared(roastRequest());
+    const Row row = rowFor(p, "fan");
+    const Row held = solveRowAt(p, row.target, row.instruction.setting);
+    ASSERT_TRUE(held.reached) << held.reason;
+    EXPECT_DOUBLE_EQ(held.outcome.pullS, row.outcome.pullS);
+    EXPECT_DOUBLE_EQ(held.crustDistance, row.crustDistance);
+    EXPECT_EQ(held.solves, 1);
+    EXPECT_GT(row.solves, 20);
+}
+
 TEST(Translate, AFanOvenIsSetLowerForTheSameCrust) {
     const Prepared p = prepared(roastRequest());
     const Row row = rowFor(p, "fan");

@@ -68,9 +68,13 @@ void TranslatePage::ask() {
         outcome_->showProblem(tr("Write or open a recipe first."));
         return;
     }
-    std::vector<translate::Target> first;
-    if (const auto open = reach_->openTarget())
-        first.push_back(*open);
+    std::vector<HeldRow> first;
+    if (const auto open = reach_->openTarget()) {
+        first.push_back({*open});
+        for (const translate::Row& row : reach_->rows().rows())
+            if (row.target == *open && row.reached)
+                first.back().setting = row.instruction.setting;
+    }
     worker_.start(*request, first);
 }
 

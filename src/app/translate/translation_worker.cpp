@@ -27,7 +27,7 @@ void TranslationWorker::cancel() {
 }
 
 void TranslationWorker::start(const translate::Request& request,
-                              const std::vector<translate::Target>& first) {
+                              const std::vector<HeldRow>& first) {
     cancel();
     stop_ = std::stop_source();
     prepared_.reset();
@@ -51,19 +51,28 @@ void TranslationWorker::start(const translate::Request& request,
 }
 
 void TranslationWorker::takePrepared(quint64 id, PreparedPointer prepared,
-                                     const std::vector<translate::Target>& first) {
+                                     const std::vector<HeldRow>& first) {
     if (id != id_)
         return;
     prepared_ = prepared;
     std::vector<translate::Target> order = prepared->targets;
     std::stable_sort(order.begin(), order.end(), [&](const auto& a, const auto& b) {
         const auto early = [&](const auto& t) {
-            return std::find(first.begin(), first.end(), t) != first.end();
+            return std::any_of(first.begin(), first.end(),
+                               [&](const HeldRow& row) { return row.target == t; });
         };
         return early(a) && !early(b);
     });
     total_ = pending_ = static_cast<int>(order.size());
     emit preparedReady();
+    for (const HeldRow& row : first) // before any search: what it does at the setting it has now
+        if (!row.setting.values.empty())
+            pool_.start([this, id, prepared, row, stop = stop_.get_token()] {
+                const translate::Row quick = solveRowAt(*prepared, row.target, row.setting);
+                if (!stop.stop_requested())
+                    QMetaObject::invokeMethod(this,
+                                              [this, id, quick] { takeRow(id, quick, false); });
+            });
     for (const translate::Target& target : order) {
         pool_.start([this, id, prepared, target, stop = stop_.get_token()] {
             translate::Row row = translate::solveRow(*prepared, target, stop);

@@ -12,6 +12,12 @@
 
 namespace dynamet::app {
 
+/// A row that is solved first; with a setting it is shown at that setting before the search.
+struct HeldRow {
+    translate::Target target;
+    kitchen::Setting setting = {};
+};
+
 /// Runs translations off the interface's thread: one request at a time, the newest wins. A request
 /// is a whole snapshot of values; answers come by signal with the request's id, stale ones are
 /// dropped.
@@ -23,7 +29,7 @@ class TranslationWorker : public QObject {
     ~TranslationWorker() override;
 
     /// Starts a request and stops the one before. Targets listed in `first` are solved first.
-    void start(const translate::Request& request, const std::vector<translate::Target>& first);
+    void start(const translate::Request& request, const std::vector<HeldRow>& first);
     void cancel();
     bool isIdle() const { return pending_ == 0; }
     int total() const { return total_; }
@@ -37,8 +43,7 @@ class TranslationWorker : public QObject {
     void finished();
 
   private:
-    void takePrepared(quint64 id, PreparedPointer prepared,
-                      const std::vector<translate::Target>& first);
+    void takePrepared(quint64 id, PreparedPointer prepared, const std::vector<HeldRow>& first);
     void takeRow(quint64 id, const translate::Row& row, bool complete);
     QThreadPool pool_;
     quint64 id_ = 0;

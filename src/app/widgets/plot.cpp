@@ -4,6 +4,7 @@
 #include "app/widgets/plot.h"
 
 #include "app/look/palette.h"
+#include "trace/pyramid.h"
 
 namespace dynamet::app {
 
@@ -30,14 +31,22 @@ void Plot::dress(QCPAxisRect& rect) {
     }
 }
 
+/// A little more than the widget has, so that a wider window shows no steps.
+std::size_t Plot::pixelsAcross() const {
+    return static_cast<std::size_t>(std::max(400, width()));
+}
+
 QCPGraph* Plot::addLine(QCPAxisRect* rect, const Series& kelvins, const QColor& colour, Units units,
                         Qt::PenStyle style, bool difference) {
     QCPGraph* graph = addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
     QVector<double> x, y;
-    for (std::size_t i = 0; i < kelvins.size(); ++i) {
-        x << kelvins.timeS[i] / 60;
-        y << (difference ? degreesOf(KelvinDelta(kelvins.value[i]), units.temperature())
-                         : numberIn(Temperature::kelvin(kelvins.value[i]), units.temperature()));
+    const Series drawn = kelvins.empty() ? kelvins
+                                         : drawnPoints(buildPyramid(kelvins), kelvins.timeS.front(),
+                                                       kelvins.timeS.back() + 1, pixelsAcross());
+    for (std::size_t i = 0; i < drawn.size(); ++i) {
+        x << drawn.timeS[i] / 60;
+        y << (difference ? degreesOf(KelvinDelta(drawn.value[i]), units.temperature())
+                         : numberIn(Temperature::kelvin(drawn.value[i]), units.temperature()));
     }
     graph->setData(x, y, true);
     graph->setPen(QPen(colour, 1, style));

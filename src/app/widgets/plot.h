@@ -20,6 +20,9 @@ class Plot : public QCustomPlot {
     /// A line in the chosen unit over minutes.
     QCPGraph* addLine(QCPAxisRect* rect, const Series& kelvins, const QColor& colour, Units units,
                       Qt::PenStyle style = Qt::SolidLine, bool difference = false);
+
+  private:
+    std::size_t pixelsAcross() const;
 };
 
 } // namespace dynamet::app
