@@ -18,6 +18,12 @@ ConditionsForm::ConditionsForm(Document& document, QWidget* parent)
     auto* form = new QFormLayout(this);
     form->setContentsMargins(0, 0, 0, 0);
     form->setHorizontalSpacing(10);
+    for (QComboBox* box : {instrument_, insert_, lid_}) { // a narrow pane cuts nothing off
+        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        box->setMinimumContentsLength(8);
+    }
+    for (QLineEdit* edit : {operator_, ambient_, wind_, fuel_, photo_})
+        edit->setMinimumWidth(70);
     lid_->addItems({tr("unknown"), tr("on"), tr("off")});
     const auto row = [&](const QString& words, QWidget* widget) {
         widget->setAccessibleName(words);

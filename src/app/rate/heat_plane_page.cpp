@@ -38,8 +38,8 @@ HeatPlanePage::HeatPlanePage(Document& document, QWidget* parent)
     line->addWidget(save, 0, Qt::AlignTop);
     box->addLayout(line);
     auto* body = new QHBoxLayout;
-    body->addWidget(view_, 11);
-    body->addWidget(table_, 14);
+    body->addWidget(view_, 9);
+    body->addWidget(table_, 15);
     box->addLayout(body, 1);
     connect(view_, &HeatPlaneView::markChosen, this, [this](int index) {
         if (table_->currentRow() != index)

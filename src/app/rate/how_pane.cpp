@@ -12,6 +12,7 @@ HowPane::HowPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), conditions_(new ConditionsForm(document, this)) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
+    setMinimumWidth(272); // its longest button, the scroll bar beside
     auto* outer = new QVBoxLayout(this);
     outer->setContentsMargins(0, 0, 0, 0);
     auto* scroll = new QScrollArea;
@@ -68,6 +69,7 @@ void HowPane::addFields(double dialC, const std::map<std::string, std::string>& 
     auto* form = new QFormLayout;
     form->setContentsMargins(0, 4, 0, 4);
     form->setHorizontalSpacing(10);
+    form->setRowWrapPolicy(QFormLayout::WrapLongRows);
     for (const rating::NeededValue& value : protocol_->values) {
         auto* edit = new QLineEdit;
         edit->setAccessibleName(text(value.label));
@@ -84,6 +86,7 @@ void HowPane::addFields(double dialC, const std::map<std::string, std::string>& 
         edit->setText(given != typed.end() ? text(given->second)
                       : unit.isEmpty()     ? standard
                                            : standard + QStringLiteral(" ") + unit);
+        edit->setMinimumWidth(80);
         edit->setMaximumWidth(130);
         form->addRow(text(value.label), edit);
         fields_.push_back(edit);

@@ -402,9 +402,8 @@ void RatePage::listCellTests() {
                                              agoWords(line.startedMs, document_.now().utcMs),
                                              line.draft ? tr(", unfinished") : QString()),
                                     text(line.id));
-    cellTests_->insertItem(0, cellTests_->count() == 0
-                                  ? tr("No test here yet")
-                                  : tr("Tests here: %1").arg(cellTests_->count()));
+    cellTests_->insertItem(0, cellTests_->count() == 0 ? tr("No test yet")
+                                                       : tr("Tests: %1").arg(cellTests_->count()));
     cellTests_->setCurrentIndex(0);
 }
 

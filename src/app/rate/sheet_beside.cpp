@@ -35,7 +35,7 @@ void SheetBeside::showAppliance(const std::string& id) {
     applianceId_ = id;
     const QSignalBlocker quiet(choice_);
     choice_->clear();
-    choice_->addItem(tr("Nothing beside"));
+    choice_->addItem(tr("Beside…"));
     std::set<std::int64_t> days;
     const auto rated = document_.kitchen().rated.find(id);
     if (rated != document_.kitchen().rated.end())
