@@ -318,6 +318,17 @@ void addQuantities(Reduction& out, const DerivedValues& d, const Uncertainty& u,
 
 } // namespace
 
+Result<bool> checkBlock(const BlockTest& test) {
+    if (const auto ok = checkBefore(test); !ok)
+        return ok;
+    const Prepared data = prepare(test);
+    const auto fitted = fitFromScratch(data, {0, test.emissivity, 1, 0});
+    if (!fitted)
+        return tl::unexpected(fitted.error());
+    const auto checked = checkAfter(test, data, *fitted);
+    return checked ? Result<bool>(true) : tl::unexpected(checked.error());
+}
+
 Result<Reduction> reduceBlock(const BlockTest& given) {
     BlockTest test = given;
     if (test.inLiquid)

@@ -17,7 +17,7 @@
 namespace dynamet::rating {
 namespace {
 
-constexpr std::size_t kPoints = 120, kBatches = 8;
+constexpr std::size_t kPoints = 64, kBatches = 8;
 constexpr double kLeastApart = 0.3, kReadingSdK = 0.1, kScalingU = 0.10;
 enum Value : std::size_t { radiant, convective, air, effective, total };
 
@@ -147,7 +147,7 @@ Result<Reduction> reduceBlockPair(const BlockPair& test) {
                                    "differ by 0.3 at least");
     for (const auto& [block, what] :
          {std::pair{&test.bright, "the bright block"}, {&test.black, "the black block"}})
-        if (const auto alone = reduceBlock(*block); !alone)
+        if (const auto alone = checkBlock(*block); !alone)
             return tl::unexpected(alone.error().in(what));
     const Moved moved{test};
     const auto spread = spreadOf(moved, inputs(), kBatches, 3, evaluate);

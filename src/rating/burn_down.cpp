@@ -16,7 +16,7 @@
 namespace dynamet::rating {
 namespace {
 
-constexpr std::size_t kPoints = 240, kBatches = 10;
+constexpr std::size_t kPoints = 120, kBatches = 10;
 constexpr double kLeastFallK = 40, kSlowUnseen = 4, kCurveS = 7200, kCurveStepS = 300,
                  kFromPeakShare = 0.15, kLocalS = 180;
 enum Value : std::size_t { leading, peak, peakTime, quick, slow, slope, feed };

@@ -30,6 +30,8 @@ Result<std::vector<TypedReading>> parseNumbers(const std::string& typed, double 
                                                bool whole) {
     std::vector<TypedReading> out;
     for (const std::string& word : wordsOf(typed)) {
+        if (word == "min" && !out.empty()) // a unit behind the numbers
+            continue;
         std::string_view rest = word;
         const auto number = takeNumber(rest);
         const bool left = !trimmed(rest).empty() && trimmed(rest) != "min";

@@ -15,7 +15,7 @@
 namespace dynamet::rating {
 namespace {
 
-constexpr std::size_t kPoints = 120, kBatches = 8;
+constexpr std::size_t kPoints = 80, kBatches = 8;
 constexpr double kLeastRiseK = 40, kColdFaceK = 313.15, kReadingSdK = 0.1;
 /// Food's own emissivity, which the field's view stands for when the whole hemisphere is one mean.
 constexpr double kFoodEmissivity = 0.9;
