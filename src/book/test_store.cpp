@@ -278,7 +278,8 @@ Result<std::vector<TestLine>> listTests(Book& book, const std::string& appliance
         std::vector<TestLine> out;
         Statement s(
             db,
-            "SELECT t.id,t.protocol,t.setting,t.zone,t.vessel_id,t.started_at_ms,r.id,r.sentence "
+            "SELECT t.id,t.protocol,t.setting,t.zone,t.vessel_id,t.started_at_ms,r.id,r.sentence,"
+            "t.insert_id "
             "FROM test t "
             "LEFT JOIN reduction r ON r.test_id=t.id AND r.withdrawn_at_ms IS NULL AND NOT EXISTS "
             "(SELECT 1 FROM reduction n WHERE n.supersedes=r.id AND n.withdrawn_at_ms IS NULL) "
@@ -288,8 +289,8 @@ Result<std::vector<TestLine>> listTests(Book& book, const std::string& appliance
         while (s.executeStep())
             out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(),
                            s.getColumn(2).getString(), s.getColumn(3).getString(), textAt(s, 4),
-                           s.getColumn(5).getInt64(), s.getColumn(6).isNull(), textAt(s, 7),
-                           textAt(s, 6)});
+                           textAt(s, 8), s.getColumn(5).getInt64(), s.getColumn(6).isNull(),
+                           textAt(s, 7), textAt(s, 6)});
         return out;
     });
 }

@@ -74,7 +74,7 @@ Result<bool> withdrawReduction(Book& book, const std::string& reductionId,
 
 /// A line of the list of tests.
 struct TestLine {
-    std::string id, protocol, setting, zone, vesselId;
+    std::string id, protocol, setting, zone, vesselId, insertId;
     std::int64_t startedMs = 0;
     bool draft = true;
     std::string sentence; ///< of the standing reduction

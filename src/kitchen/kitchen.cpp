@@ -39,9 +39,10 @@ Result<Appliance> applianceNamed(const Kitchen& kitchen, const std::string& name
 }
 
 Place placeOf(const Kitchen& kitchen, const Appliance& appliance, const std::string& zone,
-              const std::string& vesselId) {
+              const std::string& vesselId, const std::string& insertId) {
     Place place;
     place.zone = zone;
+    place.insertId = insertId;
     if (const Site* site = findSite(kitchen, appliance.siteId))
         place.site = *site;
     if (isHob(appliance.kind))
@@ -53,14 +54,15 @@ Place placeOf(const Kitchen& kitchen, const Appliance& appliance, const std::str
 
 Result<HeatField> fieldAt(const Kitchen& kitchen, const std::string& applianceId,
                           const Setting& setting, const std::string& zone,
-                          const std::string& vesselId) {
+                          const std::string& vesselId, const std::string& insertId) {
     const Appliance* appliance = findAppliance(kitchen, applianceId);
     if (!appliance)
         return fail(Errc::notFound, "the appliance is no longer in the book");
     const auto rated = kitchen.rated.find(applianceId);
     const std::span<const RatedNumber> numbers =
         rated == kitchen.rated.end() ? std::span<const RatedNumber>{} : rated->second;
-    return ratedField(*appliance, setting, placeOf(kitchen, *appliance, zone, vesselId), numbers);
+    return ratedField(*appliance, setting, placeOf(kitchen, *appliance, zone, vesselId, insertId),
+                      numbers);
 }
 
 } // namespace dynamet::kitchen

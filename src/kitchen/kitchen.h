@@ -29,10 +29,10 @@ Result<Appliance> applianceNamed(const Kitchen& kitchen, const std::string& name
 /// The place of an appliance's zone: its site, and for hobs the vessel (the standard one when
 /// `vesselId` is empty).
 Place placeOf(const Kitchen& kitchen, const Appliance& appliance, const std::string& zone,
-              const std::string& vesselId = "");
+              const std::string& vesselId = "", const std::string& insertId = "");
 /// The rated field at a setting and zone; notFound for an unknown appliance.
 Result<HeatField> fieldAt(const Kitchen& kitchen, const std::string& applianceId,
                           const Setting& setting, const std::string& zone,
-                          const std::string& vesselId = "");
+                          const std::string& vesselId = "", const std::string& insertId = "");
 
 } // namespace dynamet::kitchen

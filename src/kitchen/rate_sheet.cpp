@@ -81,7 +81,7 @@ std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const R
     return out;
 }
 
-RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance) {
+RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance, const SheetWith& with) {
     RateSheet out;
     out.applianceId = appliance.id;
     const auto rated = kitchen.rated.find(appliance.id);
@@ -103,7 +103,8 @@ RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance) {
         out.labels.push_back(settingLabel(shown, {values}));
         std::vector<SheetCell> row;
         for (const Zone& zone : appliance.zones) {
-            const Place place = placeOf(kitchen, appliance, zone.name);
+            const Place place =
+                placeOf(kitchen, appliance, zone.name, with.vesselId, with.insertId);
             const auto field = ratedField(appliance, setting, place, numbers);
             SheetCell cell;
             if (field) {

@@ -29,7 +29,12 @@ struct RateSheet {
 /// preheat is left at one place.
 std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const RatedNumber> rated,
                                    int places = 6);
-RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance);
+/// What is in or on the appliance: a hob's vessel (empty = its standard one), an insert (empty =
+/// none). Each makes a sheet of its own.
+struct SheetWith {
+    std::string vesselId, insertId;
+};
+RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance, const SheetWith& with = {});
 
 /// The kitchen as it was rated up to a moment, for comparing dates.
 Kitchen ratedUntil(const Kitchen& kitchen, std::int64_t untilMs);

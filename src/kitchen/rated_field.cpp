@@ -223,8 +223,9 @@ void followAir(HeatField& field, const HeatField& typical) {
 /// What the base of a hob's vessel gets; less on gas when the base is hot than into cold water.
 void powerToFlux(HeatField& field, const Appliance& a, const Vessel& vessel) {
     const FieldNumber* power = find(field, {Face::all, Term::power});
-    if (!power)
-        return;
+    const FieldNumber* measured = find(field, {Face::bottom, Term::plateFlux});
+    if (!power || (measured && measured->provenance == Provenance::measured))
+        return; // an empty plate's own flux is nearer to the food's than the water's
     const double share = typicalRow(word(a.kind)).value("hot_plate_share", 1.0);
     const double factor = share / baseAreaM2(vessel);
     FieldNumber flux = *power;
@@ -252,8 +253,13 @@ Result<HeatField> ratedField(const Appliance& appliance, const Setting& setting,
     std::vector<std::pair<FieldKey, const RatedNumber*>> sources;
     for (const FieldKey key : keys) {
         const FieldNumber* base = seenBy(*typical, key.face, key.term);
-        if (!base)
+        if (!base) { // nothing to shift: it holds at its own setting only
+            for (const RatedNumber& r : rated)
+                if (r.number.key == key && samePlace(r, appliance, place) &&
+                    sameElsewhere(appliance, r.setting, setting, 0, false))
+                    put(field, r.number);
             continue;
+        }
         FieldNumber start = *base;
         start.key = key;
         auto supports = supportsFor(key, appliance, setting, place, rated);

@@ -219,6 +219,48 @@ TEST(Sheet, ACellOpensItsTestsAndADayStandsBeside) {
         << old->model()->index(3, 1).data(Qt::AccessibleTextRole).toString().toStdString();
 }
 
+TEST(Sheet, AnInsertHasASheetOfItsOwn) {
+    Bench bench;
+    bench.choose("Pellet");
+    auto* sheet = table(bench, "Rate sheet");
+    sheet->setFocus();
+    for (int i = 0; i < 20 && !sheet->currentIndex()
+                                   .data(Qt::AccessibleTextRole)
+                                   .toString()
+                                   .startsWith(QStringLiteral("200 °C"));
+         ++i)
+        QTest::keyClick(sheet, Qt::Key_Down);
+    EXPECT_TRUE(sheet->currentIndex()
+                    .data(Qt::AccessibleTextRole)
+                    .toString()
+                    .contains(QStringLiteral("measured")));
+    auto* with = find<QComboBox>(bench.window.get(), "Vessel or insert");
+    with->setFocus();
+    QTest::keyClick(with, Qt::Key_Down);
+    EXPECT_EQ(with->currentText(), QStringLiteral("Flat plate"));
+    EXPECT_TRUE(sheet->currentIndex()
+                    .data(Qt::AccessibleTextRole)
+                    .toString()
+                    .contains(QStringLiteral("assumed")))
+        << "the plate is another heat: nothing was measured with it yet";
+    EXPECT_TRUE(
+        textOf(bench.window.get(), "Setting to be rated").contains(QStringLiteral("Flat plate")));
+    click(bench.window.get(), "Read each zone");
+    type(bench.window.get(), "Probe readings", QStringLiteral("231 236 229"));
+    click(bench.window.get(), "Work it out");
+    click(bench.window.get(), "Save the rating");
+    EXPECT_TRUE(sheet->currentIndex()
+                    .data(Qt::AccessibleTextRole)
+                    .toString()
+                    .contains(QStringLiteral("measured")));
+    with->setFocus();
+    QTest::keyClick(with, Qt::Key_Up);
+    EXPECT_FALSE(sheet->currentIndex()
+                     .data(Qt::AccessibleTextRole)
+                     .toString()
+                     .contains(QStringLiteral("232")));
+}
+
 TEST(Guide, F1OpensThePageOfWhatHasTheFocus) {
     Bench bench;
     bench.choose("Yard grill");

@@ -154,4 +154,28 @@ TEST(Site, BoilsByItsBarometerWhenItHasOne) {
     EXPECT_NEAR(boilingPointAt(site).celsius(), 99.974, 1e-3);
 }
 
+// A number that the kind's typical field lacks counts at its own setting, and nowhere else: an
+// empty plate's flux replaces what a pot of water would make of the burner.
+TEST(RatedField, AnEmptyPlatesFluxHoldsAtItsOwnMark) {
+    Appliance hob = *typicalAppliance(ApplianceKind::gasHob);
+    Place place;
+    place.zone = "pan";
+    place.vessel = Vessel{};
+    RatedNumber r;
+    r.setting = *parseSetting(hob.controls, "flame=medium;preheat=200C");
+    r.zone = "pan";
+    r.number = {
+        {Face::bottom, Term::plateFlux}, 9000, 300, Provenance::measured, "dry", "measured"};
+    const std::vector<RatedNumber> rated{r};
+    const FieldKey flux{Face::bottom, Term::plateFlux};
+    const auto here =
+        ratedField(hob, *parseSetting(hob.controls, "flame=medium;preheat=240C"), place, rated);
+    EXPECT_EQ(find(*here, flux)->value, 9000);
+    EXPECT_EQ(find(*here, flux)->provenance, Provenance::measured);
+    const auto there =
+        ratedField(hob, *parseSetting(hob.controls, "flame=full;preheat=200C"), place, rated);
+    EXPECT_NE(find(*there, flux)->value, 9000);
+    EXPECT_EQ(find(*there, flux)->provenance, Provenance::assumed);
+}
+
 } // namespace

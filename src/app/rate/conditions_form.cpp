@@ -12,13 +12,13 @@
 namespace dynamet::app {
 
 ConditionsForm::ConditionsForm(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), instrument_(new QComboBox), insert_(new QComboBox),
-      lid_(new QComboBox), operator_(new QLineEdit), ambient_(new QLineEdit), wind_(new QLineEdit),
-      fuel_(new QLineEdit), photo_(new QLineEdit), risk_(new QLabel) {
+    : QWidget(parent), document_(document), instrument_(new QComboBox), lid_(new QComboBox),
+      operator_(new QLineEdit), ambient_(new QLineEdit), wind_(new QLineEdit), fuel_(new QLineEdit),
+      photo_(new QLineEdit), risk_(new QLabel) {
     auto* form = new QFormLayout(this);
     form->setContentsMargins(0, 0, 0, 0);
     form->setHorizontalSpacing(10);
-    for (QComboBox* box : {instrument_, insert_, lid_}) { // a narrow pane cuts nothing off
+    for (QComboBox* box : {instrument_, lid_}) { // a narrow pane cuts nothing off
         box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
         box->setMinimumContentsLength(8);
     }
@@ -35,7 +35,6 @@ ConditionsForm::ConditionsForm(Document& document, QWidget* parent)
     row(tr("Air around"), ambient_);
     row(tr("Wind, m/s"), wind_);
     row(tr("Fuel"), fuel_);
-    row(tr("Insert"), insert_);
     row(tr("Lid"), lid_);
     row(tr("Photo, file"), photo_);
     for (QLineEdit* edit : {operator_, ambient_, wind_, fuel_, photo_})
@@ -56,15 +55,10 @@ void ConditionsForm::refresh() {
     const QString kept = instrument_->currentData().toString();
     instrument_->clear();
     instrument_->addItem(tr("unknown"), QString());
-    insert_->clear();
-    insert_->addItem(tr("none"), QString());
     for (const kitchen::Instrument& i :
          document_.isOpen() ? document_.kitchen().instruments : std::vector<kitchen::Instrument>{})
         if (i.kind == kitchen::InstrumentKind::probe || i.kind == kitchen::InstrumentKind::infrared)
             instrument_->addItem(text(i.name), text(i.id));
-    for (const kitchen::Insert& i :
-         document_.isOpen() ? document_.kitchen().inserts : std::vector<kitchen::Insert>{})
-        insert_->addItem(text(i.name), text(i.id));
     instrument_->setCurrentIndex(std::max(0, instrument_->findData(kept)));
 }
 
@@ -107,7 +101,6 @@ const kitchen::Instrument* ConditionsForm::instrument() const {
 void ConditionsForm::show(const book::TestRecord& test) {
     const QSignalBlocker quiet(instrument_);
     instrument_->setCurrentIndex(std::max(0, instrument_->findData(text(test.instrumentId))));
-    insert_->setCurrentIndex(std::max(0, insert_->findData(text(test.insertId))));
     lid_->setCurrentIndex(!test.lidOn ? 0 : *test.lidOn ? 1 : 2);
     operator_->setText(text(test.operatorName));
     fuel_->setText(text(test.fuel));
@@ -119,7 +112,6 @@ void ConditionsForm::show(const book::TestRecord& test) {
 
 Result<bool> ConditionsForm::fill(book::TestRecord& test, std::string& photoPath) const {
     test.instrumentId = plain(instrument_->currentData().toString());
-    test.insertId = plain(insert_->currentData().toString());
     test.operatorName = plain(operator_->text().trimmed());
     test.fuel = plain(fuel_->text().trimmed());
     if (lid_->currentIndex() > 0)

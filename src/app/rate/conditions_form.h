@@ -12,7 +12,7 @@
 
 namespace dynamet::app {
 
-/// The conditions of a test: instrument, operator, room, wind, fuel, insert, lid, photo. What is
+/// The conditions of a test: instrument, operator, room, wind, fuel, lid, photo. What is
 /// left empty stays "unknown"; what was once typed stands there for the next test of the session.
 class ConditionsForm : public QWidget {
     Q_OBJECT
@@ -34,7 +34,7 @@ class ConditionsForm : public QWidget {
   private:
     void showRisk();
     Document& document_;
-    QComboBox *instrument_, *insert_, *lid_;
+    QComboBox *instrument_, *lid_;
     QLineEdit *operator_, *ambient_, *wind_, *fuel_, *photo_;
     QLabel* risk_;
     kitchen::Representative expected_;

@@ -37,10 +37,11 @@ RatePage::RatePage(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), title_(new QLabel), about_(new QLabel),
       methods_(new QWidget), cell_(new QLabel), draft_(new QPushButton),
       sheet_(new RateSheetView(document)), beside_(new SheetBeside(document)),
-      cellTests_(new QComboBox), bench_(new QHBoxLayout), how_(new HowPane(document)),
-      trace_(new TracePane(document)), found_(new FoundPane(document)), pages_(new QStackedWidget),
-      tabs_(new QButtonGroup(this)), find_(new FindPane(document)), drift_(new DriftPane(document)),
-      plane_(new HeatPlanePage(document)), thermometers_(new ThermometersPane(document)) {
+      cellTests_(new QComboBox), with_(new QComboBox), bench_(new QHBoxLayout),
+      how_(new HowPane(document)), trace_(new TracePane(document)), found_(new FoundPane(document)),
+      pages_(new QStackedWidget), tabs_(new QButtonGroup(this)), find_(new FindPane(document)),
+      drift_(new DriftPane(document)), plane_(new HeatPlanePage(document)),
+      thermometers_(new ThermometersPane(document)) {
     setProperty("guide", QStringLiteral("rate"));
     setAcceptDrops(true);
     auto* box = new QVBoxLayout(this);
@@ -121,6 +122,12 @@ void RatePage::buildHeader(QVBoxLayout* box) {
     draft_->hide();
     connect(draft_, &QPushButton::clicked, this, [this] { showTest(draftId_); });
     line->addWidget(draft_);
+    with_->setAccessibleName(tr("Vessel or insert"));
+    connect(with_, &QComboBox::activated, this, [this] {
+        sheet_->show(applianceId_, 0, with());
+        cellChosen();
+    });
+    line->addWidget(with_);
     line->addStretch();
     cellTests_->setAccessibleName(tr("Tests of this cell"));
     connect(cellTests_, &QComboBox::activated, this, [this](int item) {
@@ -155,7 +162,9 @@ void RatePage::showAppliance(const std::string& id) {
     title_->setText(text(appliance->name));
     about_->setText(tr("%1 · %2").arg(QString::fromUtf8(kitchen::kindName(appliance->kind)),
                                       site ? text(site->name) : QString()));
-    sheet_->show(id);
+    if (another)
+        listWith();
+    sheet_->show(id, 0, with());
     beside_->showAppliance(id);
     if (another) {
         test_.reset();
@@ -252,9 +261,8 @@ void RatePage::cellChosen() {
     QString where = text(settingLabel(appliance->controls, *setting));
     if (appliance->zones.size() > 1)
         where += QStringLiteral(", ") + text(sheet_->zone());
-    if (isHob(appliance->kind))
-        if (const auto* vessel = findVessel(document_.kitchen(), appliance->standardVesselId))
-            where += QStringLiteral(", ") + text(vessel->name);
+    if (with_->currentIndex() > 0 || isHob(appliance->kind))
+        where += QStringLiteral(", ") + with_->currentText();
     cell_->setText(tr("Rate %1").arg(where));
     listCellTests();
     how_->conditions().expect(sheet_->expected());
@@ -265,7 +273,7 @@ void RatePage::cellChosen() {
 void RatePage::refresh() {
     if (!findAppliance(document_.kitchen(), applianceId_))
         return;
-    sheet_->show(applianceId_);
+    sheet_->show(applianceId_, 0, with());
     beside_->showAppliance(applianceId_);
     listCellTests();
     how_->conditions().refresh();
@@ -302,13 +310,14 @@ Result<book::TestRecord> RatePage::newTest() const {
     test.setting = settingText(appliance->controls, *setting);
     test.zone = sheet_->zone();
     test.siteId = appliance->siteId;
-    test.vesselId = isHob(appliance->kind) ? appliance->standardVesselId : "";
+    test.vesselId = isHob(appliance->kind) ? with().vesselId : "";
     test.values = *values;
     test.values.merge(rating::valuesOfKind(protocol_->id, appliance->kind));
     test.typed = how_->typed();
     std::string photo;
     if (const auto ok = how_->conditions().fill(test, photo); !ok)
         return tl::unexpected(ok.error());
+    test.insertId = with().insertId;
     if (!photo.empty()) {
         const auto kept = document_.keepPhoto(photo);
         if (!kept)
@@ -386,6 +395,30 @@ void RatePage::work(const book::TestRecord& test) {
     attend(Attention::found);
 }
 
+/// A hob is rated with a vessel, anything else without or with an insert: each has its own sheet.
+void RatePage::listWith() {
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    const QSignalBlocker quiet(with_);
+    with_->clear();
+    if (isHob(appliance->kind)) {
+        for (const kitchen::Vessel& v : document_.kitchen().vessels)
+            with_->addItem(text(v.name), text(v.id));
+        with_->setCurrentIndex(std::max(0, with_->findData(text(appliance->standardVesselId))));
+    } else {
+        with_->addItem(tr("no insert"), QString());
+        for (const kitchen::Insert& i : document_.kitchen().inserts)
+            with_->addItem(text(i.name), text(i.id));
+    }
+    with_->setVisible(with_->count() > 1);
+}
+
+kitchen::SheetWith RatePage::with() const {
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    const std::string id = plain(with_->currentData().toString());
+    return appliance && isHob(appliance->kind) ? kitchen::SheetWith{id, ""}
+                                               : kitchen::SheetWith{"", id};
+}
+
 /// The chosen cell opens its tests; with none it says that the next one starts here.
 void RatePage::listCellTests() {
     const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
@@ -395,7 +428,9 @@ void RatePage::listCellTests() {
     const std::string here = setting ? settingText(appliance->controls, *setting) : "";
     const auto lines = listTests(document_.book(), applianceId_);
     for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
-        if (line.setting == here && line.zone == sheet_->zone())
+        if (line.setting == here && line.zone == sheet_->zone() &&
+            line.insertId == with().insertId &&
+            (line.vesselId == with().vesselId || with().vesselId.empty()))
             if (const rating::Protocol* protocol = rating::findProtocol(line.protocol))
                 cellTests_->addItem(tr("%1, %2%3")
                                         .arg(text(protocol->shortName),
@@ -435,6 +470,11 @@ void RatePage::showTest(const std::string& testId) {
     if (!test)
         return;
     protocol_ = rating::findProtocol(test->protocol);
+    const std::string& put = test->vesselId.empty() ? test->insertId : test->vesselId;
+    if (const int item = with_->findData(text(put)); item >= 0 && item != with_->currentIndex()) {
+        with_->setCurrentIndex(item);
+        sheet_->show(applianceId_, 0, with());
+    }
     sheet_->selectCell(test->setting, test->zone);
     for (QPushButton* button : methods_->findChildren<QPushButton*>())
         button->setChecked(button->accessibleName() == text(protocol_->title));

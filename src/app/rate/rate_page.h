@@ -55,6 +55,8 @@ class RatePage : public QWidget {
     void refresh();
     void showDraft();
     void listCellTests();
+    void listWith();
+    kitchen::SheetWith with() const;
     void askOnce();
     void say(const QString& words);
 
@@ -74,6 +76,7 @@ class RatePage : public QWidget {
     RateSheetView* sheet_;
     SheetBeside* beside_;
     QComboBox* cellTests_; ///< tests of the chosen cell
+    QComboBox* with_;      ///< vessel of a hob, insert of anything else
     QHBoxLayout* bench_;
     HowPane* how_;
     TracePane* trace_;

@@ -31,12 +31,13 @@ void paintPatch(QPainter& p, const QRect& place, const kitchen::Representative& 
 RateSheetModel::RateSheetModel(Document& document, QObject* parent)
     : QAbstractTableModel(parent), document_(document) {}
 
-void RateSheetModel::show(const std::string& applianceId, std::int64_t untilMs) {
+void RateSheetModel::show(const std::string& applianceId, std::int64_t untilMs,
+                          const kitchen::SheetWith& with) {
     beginResetModel();
     sheet_ = {};
     if (const auto* appliance = findAppliance(document_.kitchen(), applianceId))
-        sheet_ = untilMs > 0 ? rateSheet(ratedUntil(document_.kitchen(), untilMs), *appliance)
-                             : rateSheet(document_.kitchen(), *appliance);
+        sheet_ = untilMs > 0 ? rateSheet(ratedUntil(document_.kitchen(), untilMs), *appliance, with)
+                             : rateSheet(document_.kitchen(), *appliance, with);
     endResetModel();
 }
 
@@ -154,13 +155,14 @@ RateSheetView::RateSheetView(Document& document, QWidget* parent)
     connect(&document, &Document::unitsChanged, this, [this] { viewport()->update(); });
 }
 
-void RateSheetView::show(const std::string& applianceId, std::int64_t untilMs) {
+void RateSheetView::show(const std::string& applianceId, std::int64_t untilMs,
+                         const kitchen::SheetWith& with) {
     const QString kept =
         currentIndex().isValid() && model_->sheet().applianceId == applianceId
             ? model_->headerData(currentIndex().row(), Qt::Vertical, Qt::DisplayRole).toString()
             : QString();
     const int column = currentIndex().column();
-    model_->show(applianceId, untilMs);
+    model_->show(applianceId, untilMs, with);
     if (model_->rowCount() == 0)
         return;
     int row = 0;
