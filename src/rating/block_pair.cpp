@@ -48,7 +48,7 @@ bool inBatch(std::size_t i, std::size_t n, std::size_t batch) {
 
 /// Air, coefficient, radiant temperature and both starts from both logs at once; the lag of the air
 /// probe too where there is one.
-Result<Fit> fitPair(const Moved& m, std::size_t without) {
+Result<Fit> fitPair(const Moved& m, std::size_t without, std::span<const double> near = {}) {
     const Side bright = prepare(m.test.bright, m.test.black.air);
     const Side black = prepare(m.test.black, m.test.black.air);
     const double last = black.readings.back();
@@ -62,6 +62,8 @@ Result<Fit> fitPair(const Moved& m, std::size_t without) {
     if (m.test.black.air)
         parameters.push_back(
             {"the air probe's lag", lag, 0, 4 * lag + 10, Prior{lag, m.test.uAirLag * lag + 0.1}});
+    for (std::size_t i = 0; i < near.size() && i < parameters.size(); ++i)
+        parameters[i].start = near[i];
     const std::size_t nb = bright.readings.size(), nk = black.readings.size();
     return fitLeastSquares(
         parameters, nb + nk, [&](std::span<const double> p, std::span<double> r) {
@@ -81,8 +83,8 @@ Result<Fit> fitPair(const Moved& m, std::size_t without) {
         });
 }
 
-Result<Derived> evaluate(const Moved& m, std::size_t without) {
-    const auto fit = fitPair(m, without);
+Result<Derived> evaluate(const Moved& m, std::size_t without, std::span<const double> near) {
+    const auto fit = fitPair(m, without, near);
     if (!fit)
         return tl::unexpected(fit.error());
     const double t = fit->parameters[0], h = fit->parameters[1], walls = t + fit->parameters[2];
@@ -150,7 +152,13 @@ Result<Reduction> reduceBlockPair(const BlockPair& test) {
         if (const auto alone = checkBlock(*block); !alone)
             return tl::unexpected(alone.error().in(what));
     const Moved moved{test};
-    const auto spread = spreadOf(moved, inputs(), kBatches, 3, evaluate);
+    const auto fit = fitPair(moved, kEveryBatch);
+    if (!fit)
+        return tl::unexpected(fit.error().in("the blocks' logs cannot be fitted"));
+    const auto spread =
+        spreadOf(moved, inputs(), kBatches, 3, [&](const Moved& m, std::size_t without) {
+            return evaluate(m, without, fit->parameters);
+        });
     if (!spread)
         return tl::unexpected(spread.error().in("the blocks' logs cannot be fitted"));
     Reduction out;
@@ -161,7 +169,6 @@ Result<Reduction> reduceBlockPair(const BlockPair& test) {
                    {"air_K", "K"},
                    {"effective_K", "K"},
                    {"h_total_W_m2K", "W/m²K"}});
-    const auto fit = fitPair(moved, kEveryBatch);
     const Side black = prepare(test.black, test.black.air);
     std::vector<double> model(black.readings.size());
     const auto& p = fit->parameters;

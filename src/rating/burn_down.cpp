@@ -49,14 +49,17 @@ Result<Fall> fallOf(const BurnDown& t) {
     return out;
 }
 
-Result<coals::BurnCurve> fitCurve(const BurnDown& t, const Fall& fall, std::size_t without) {
+/// `near` is a curve that was fitted to almost the same readings, to start from.
+Result<coals::BurnCurve> fitCurve(const BurnDown& t, const Fall& fall, std::size_t without,
+                                  const coals::BurnCurve* near = nullptr) {
     const Series points = leaveOut(fall.points, kBatches, without);
     const double span = fall.points.timeS.back() - fall.peakS;
     const std::vector<FitParameter> parameters{
-        {"the excess at the peak", fall.peakK - t.ambientK, 10, 1500},
-        {"the quick share", 0.5, 0.02, 0.98, Prior{0.5, 0.3}},
-        {"the quick time", span / 6, 30, span, Prior{span / 6, span / 6}},
-        {"the slow time", 2 * span, span / 3, 40 * span, Prior{2 * span, 6 * span}}};
+        {"the excess at the peak", near ? near->excessK : fall.peakK - t.ambientK, 10, 1500},
+        {"the quick share", near ? near->quickShare : 0.5, 0.02, 0.98, Prior{0.5, 0.3}},
+        {"the quick time", near ? near->quickS : span / 6, 30, span, Prior{span / 6, span / 6}},
+        {"the slow time", near ? near->slowS : 2 * span, span / 3, 40 * span,
+         Prior{2 * span, 6 * span}}};
     const auto curveOf = [&](std::span<const double> p) {
         return coals::BurnCurve{t.ambientK, p[0], p[1], p[2], p[3]};
     };
@@ -94,11 +97,11 @@ std::optional<Crossing> crossing(const Series& log, double kelvin, std::size_t w
                : std::nullopt;
 }
 
-Result<Derived> evaluate(const BurnDown& t, std::size_t without) {
+Result<Derived> evaluate(const BurnDown& t, std::size_t without, const coals::BurnCurve* near) {
     const auto fall = fallOf(t);
     if (!fall)
         return tl::unexpected(fall.error());
-    const auto curve = fitCurve(t, *fall, without);
+    const auto curve = fitCurve(t, *fall, without, near);
     if (!curve)
         return tl::unexpected(curve.error());
     const double start = t.log.timeS.front();
@@ -193,7 +196,16 @@ Result<Reduction> reduceBurnDown(const BurnDown& test) {
             return fail(Errc::refused,
                         "the probe stands at its limit while the fire peaks: use one that "
                         "stands more, or put it in later");
-    auto spread = spreadOf(test, inputs(), kBatches, 2, evaluate);
+    const auto whole = fallOf(test);
+    if (!whole)
+        return tl::unexpected(whole.error());
+    const auto fitted = fitCurve(test, *whole, kEveryBatch);
+    if (!fitted)
+        return tl::unexpected(fitted.error());
+    auto spread =
+        spreadOf(test, inputs(), kBatches, 2, [&](const BurnDown& t, std::size_t without) {
+            return evaluate(t, without, &*fitted);
+        });
     if (!spread)
         return tl::unexpected(spread.error());
     const double step = (test.log.timeS.back() - test.log.timeS.front()) / kPoints;
@@ -220,8 +232,8 @@ Result<Reduction> reduceBurnDown(const BurnDown& test) {
                                                   std::sqrt(spread->cov(index, index)), 6, 0));
         fillDiagonalCovariance(out);
     }
-    const Fall fall = *fallOf(test);
-    const coals::BurnCurve curve = *fitCurve(test, fall, kEveryBatch);
+    const Fall& fall = *whole;
+    const coals::BurnCurve& curve = *fitted;
     std::vector<double> model;
     for (double at : fall.points.timeS)
         model.push_back(temperatureAt(curve, at - fall.peakS));

@@ -11,7 +11,10 @@ namespace dynamet {
 
 Series between(const Series& series, double fromS, double toS) {
     Series out;
-    for (std::size_t i = 0; i < series.size(); ++i)
+    const auto begin = series.timeS.begin(), end = series.timeS.end();
+    const auto first = static_cast<std::size_t>(std::lower_bound(begin, end, fromS) - begin);
+    const auto last = static_cast<std::size_t>(std::upper_bound(begin, end, toS) - begin);
+    for (std::size_t i = first; i < last; ++i)
         if (series.timeS[i] >= fromS && series.timeS[i] <= toS && std::isfinite(series.value[i])) {
             out.timeS.push_back(series.timeS[i]);
             out.value.push_back(series.value[i]);

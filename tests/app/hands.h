@@ -62,7 +62,7 @@ void inDialog(Hands work) {
     });
 }
 
-inline bool waitFor(const std::function<bool()>& done, int ms = 20000) {
+inline bool waitFor(const std::function<bool()>& done, int ms = 60000) {
     return QTest::qWaitFor(done, ms);
 }
 
@@ -73,10 +73,13 @@ struct Bench {
     Document document{[] { return kNow; }};
     std::unique_ptr<MainWindow> window;
 
-    explicit Bench(bool open = true) {
+    enum class Kitchen { whole, few };
+    explicit Bench(bool open = true, Kitchen size = Kitchen::whole) {
         book = folder.filePath(QStringLiteral("demo.dynamet"));
         QFile::copy(QStringLiteral(DEMO_BOOK), book);
         QFile::setPermissions(book, QFile::ReadOwner | QFile::WriteOwner);
+        if (size == Kitchen::few)
+            keepFew();
         if (open) {
             EXPECT_TRUE(document.open(book).has_value());
         }
@@ -85,6 +88,13 @@ struct Bench {
         window->show();
         window->activateWindow();
         EXPECT_TRUE(QTest::qWaitForWindowActive(window.get()));
+    }
+    /// Leaves seven appliances, so that a translation is soon done.
+    void keepFew() const {
+        auto opened = dynamet::book::Book::open(book.toStdString());
+        opened->database().exec(
+            "UPDATE appliance SET withdrawn_at_ms = 1 WHERE id NOT IN ('deck','gale',"
+            "'basket','front-burner','counter','griddle','yard-grill')");
     }
     /// A key on the window, which is brought to the front first as a window manager would.
     void press(Qt::Key key, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {

@@ -30,7 +30,7 @@ TEST(Models, KeepTheRulesOfItemModels) {
 }
 
 TEST(Worker, TheSameRequestGivesTheSameRowsAndAnOldOneIsDropped) {
-    Bench bench;
+    Bench bench(true, Bench::Kitchen::few);
     bench.press(Qt::Key_2, Qt::ControlModifier);
     ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }));
     const auto first = bench.window->translatePage().reach().rows().rows();

@@ -395,53 +395,6 @@ void RatePage::work(const book::TestRecord& test) {
     attend(Attention::found);
 }
 
-/// A hob is rated with a vessel, anything else without or with an insert: each has its own sheet.
-void RatePage::listWith() {
-    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
-    const QSignalBlocker quiet(with_);
-    with_->clear();
-    if (isHob(appliance->kind)) {
-        for (const kitchen::Vessel& v : document_.kitchen().vessels)
-            with_->addItem(text(v.name), text(v.id));
-        with_->setCurrentIndex(std::max(0, with_->findData(text(appliance->standardVesselId))));
-    } else {
-        with_->addItem(tr("no insert"), QString());
-        for (const kitchen::Insert& i : document_.kitchen().inserts)
-            with_->addItem(text(i.name), text(i.id));
-    }
-    with_->setVisible(with_->count() > 1);
-}
-
-kitchen::SheetWith RatePage::with() const {
-    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
-    const std::string id = plain(with_->currentData().toString());
-    return appliance && isHob(appliance->kind) ? kitchen::SheetWith{id, ""}
-                                               : kitchen::SheetWith{"", id};
-}
-
-/// The chosen cell opens its tests; with none it says that the next one starts here.
-void RatePage::listCellTests() {
-    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
-    const auto setting = sheet_->setting();
-    const QSignalBlocker quiet(cellTests_);
-    cellTests_->clear();
-    const std::string here = setting ? settingText(appliance->controls, *setting) : "";
-    const auto lines = listTests(document_.book(), applianceId_);
-    for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
-        if (line.setting == here && line.zone == sheet_->zone() &&
-            line.insertId == with().insertId &&
-            (line.vesselId == with().vesselId || with().vesselId.empty()))
-            if (const rating::Protocol* protocol = rating::findProtocol(line.protocol))
-                cellTests_->addItem(tr("%1, %2%3")
-                                        .arg(text(protocol->shortName),
-                                             agoWords(line.startedMs, document_.now().utcMs),
-                                             line.draft ? tr(", unfinished") : QString()),
-                                    text(line.id));
-    cellTests_->insertItem(0, cellTests_->count() == 0 ? tr("No test yet")
-                                                       : tr("Tests: %1").arg(cellTests_->count()));
-    cellTests_->setCurrentIndex(0);
-}
-
 /// Missing conditions are asked for once a session; they stay unknown, never a default.
 void RatePage::askOnce() {
     const QStringList missing = how_->conditions().missing();
