@@ -18,7 +18,7 @@ FaceRun face(const Face& f, double untilC, double seconds, const Sensor& sensor,
     FaceRun out;
     Reader reader(sensor, f.roomC, seed);
     double skin = f.roomC, heart = f.roomC, next = 0;
-    constexpr double kDt = 0.02;
+    constexpr double kDt = 0.05;
     for (double t = 0; t <= seconds && heart < untilC; t += kDt) {
         if (t >= next) {
             out.block.seconds.push_back(next);

@@ -37,7 +37,7 @@ struct Halves {
 double band(double c) {
     const double k = c + 273.15;
     double sum = 0;
-    constexpr int kSteps = 240;
+    constexpr int kSteps = 80;
     for (int i = 0; i < kSteps; ++i) {
         const double um = 8 + 6.0 * (i + 0.5) / kSteps;
         sum += 1.191043e8 / std::pow(um, 5) / (std::exp(14387.77 / (um * k)) - 1) * 6.0 / kSteps;
@@ -146,7 +146,7 @@ std::vector<double> aim(const std::vector<double>& spotsC, const Gun& gun) {
         const double taken =
             (got - (1 - gun.setEmissivity) * band(gun.backgroundC)) / gun.setEmissivity;
         double low = -100, high = 1500;
-        for (int i = 0; i < 60; ++i)
+        for (int i = 0; i < 36; ++i)
             (band((low + high) / 2) < taken ? low : high) = (low + high) / 2;
         out.push_back(low * gun.gain);
     }

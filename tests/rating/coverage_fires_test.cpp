@@ -44,7 +44,7 @@ TEST(Coverage, BlockPairJointly) {
         const generator::Sensor airSensor{draw(100, 30), draw(0, 1), 1, 0.2, 0.1};
         const auto runOf = [&](const generator::Block& block, int salt) {
             const generator::Sensor sensor{2, draw(0, 0.6), 1, 0.15, 0.1};
-            return generator::blockInCavity(cavity, 180, block, 2100, 5, sensor, airSensor,
+            return generator::blockInCavity(cavity, 180, block, 1800, 5, sensor, airSensor,
                                             static_cast<std::uint64_t>(seed * 2 + salt));
         };
         const auto brightRun = runOf(bright, 0), blackRun = runOf(black, 1);
