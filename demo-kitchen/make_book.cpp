@@ -44,16 +44,7 @@ book::When on(const std::string& day, int hour) {
             0};
 }
 
-void addPlacesAndThings(book::Book& book, const json& kitchen, const book::When& when) {
-    for (const json& row : kitchen.at("sites")) {
-        kitchen::Site site;
-        site.id = row.at("id").get<std::string>();
-        site.name = row.at("name").get<std::string>();
-        site.altitudeM = row.at("altitude_m").get<double>();
-        site.ambient = Temperature::celsius(row.at("ambient_C").get<double>());
-        site.relativeHumidity = row.at("humidity").get<double>();
-        need(addSite(book, site, when), "site");
-    }
+void addInstruments(book::Book& book, const json& kitchen, const book::When& when) {
     for (const json& row : kitchen.at("instruments")) {
         kitchen::Instrument i;
         i.id = row.at("id").get<std::string>();
@@ -77,6 +68,19 @@ void addPlacesAndThings(book::Book& book, const json& kitchen, const book::When&
             i.highLimit = row.at("high_limit_C").get<double>() + kZeroCelsiusK;
         need(addInstrument(book, i, when), "instrument");
     }
+}
+
+void addPlacesAndThings(book::Book& book, const json& kitchen, const book::When& when) {
+    for (const json& row : kitchen.at("sites")) {
+        kitchen::Site site;
+        site.id = row.at("id").get<std::string>();
+        site.name = row.at("name").get<std::string>();
+        site.altitudeM = row.at("altitude_m").get<double>();
+        site.ambient = Temperature::celsius(row.at("ambient_C").get<double>());
+        site.relativeHumidity = row.at("humidity").get<double>();
+        need(addSite(book, site, when), "site");
+    }
+    addInstruments(book, kitchen, when);
     for (const json& row : kitchen.at("vessels")) {
         kitchen::Vessel v;
         v.id = row.at("id").get<std::string>();

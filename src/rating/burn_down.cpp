@@ -186,6 +186,29 @@ void addSentence(Reduction& out, const BurnDown& t) {
                                    printDuration(q[1].value));
 }
 
+/// With a target its passing leads, without one the peak does.
+void addFound(Reduction& out, const Spread& spread, bool target) {
+    if (target)
+        addQuantities(out, spread,
+                      {{"passes_s", "s"},
+                       {"peak_K", "K"},
+                       {"peak_s", "s"},
+                       {"quick_s", "s"},
+                       {"slow_s", "s"},
+                       {"falls_K_min", "K/min"},
+                       {"feed_after_s", "s"}});
+    else {
+        Spread moved = spread;
+        addQuantities(out, moved, {{"peak_K", "K"}});
+        out.quantities.push_back(makeQuantity("peak_s", spread.value[peakTime], "s",
+                                              std::sqrt(spread.cov(peakTime, peakTime)), 6, 0));
+        for (const auto& [index, name] : {std::pair{quick, "quick_s"}, {slow, "slow_s"}})
+            out.quantities.push_back(makeQuantity(name, spread.value[index], "s",
+                                                  std::sqrt(spread.cov(index, index)), 6, 0));
+        fillDiagonalCovariance(out);
+    }
+}
+
 } // namespace
 
 Result<Reduction> reduceBurnDown(const BurnDown& test) {
@@ -213,25 +236,7 @@ Result<Reduction> reduceBurnDown(const BurnDown& test) {
     addTypeA(*spread, peakTime, step, spread->dof, "");
     Reduction out;
     out.protocol = "burn-down";
-    if (test.targetK > 0)
-        addQuantities(out, *spread,
-                      {{"passes_s", "s"},
-                       {"peak_K", "K"},
-                       {"peak_s", "s"},
-                       {"quick_s", "s"},
-                       {"slow_s", "s"},
-                       {"falls_K_min", "K/min"},
-                       {"feed_after_s", "s"}});
-    else {
-        Spread moved = *spread;
-        addQuantities(out, moved, {{"peak_K", "K"}});
-        out.quantities.push_back(makeQuantity("peak_s", spread->value[peakTime], "s",
-                                              std::sqrt(spread->cov(peakTime, peakTime)), 6, 0));
-        for (const auto& [index, name] : {std::pair{quick, "quick_s"}, {slow, "slow_s"}})
-            out.quantities.push_back(makeQuantity(name, spread->value[index], "s",
-                                                  std::sqrt(spread->cov(index, index)), 6, 0));
-        fillDiagonalCovariance(out);
-    }
+    addFound(out, *spread, test.targetK > 0);
     const Fall& fall = *whole;
     const coals::BurnCurve& curve = *fitted;
     std::vector<double> model;

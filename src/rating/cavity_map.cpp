@@ -52,6 +52,18 @@ Result<bool> checkSpots(const CavityMap& t) {
     return true;
 }
 
+std::string sentenceOf(const Reduction& out, const std::vector<double>& level,
+                       const std::vector<std::string>& places) {
+    const auto [low, high] = std::minmax_element(level.begin(), level.end());
+    return fmt::format("{} places are at {} on the mean; {} is hottest, {} coldest, {} apart.",
+                       level.size(),
+                       printTemperature(Temperature::kelvin(out.quantities[0].value),
+                                        TemperatureUnit::celsius, halfWidth95(out.quantities[0])),
+                       places[static_cast<std::size_t>(high - level.begin())],
+                       places[static_cast<std::size_t>(low - level.begin())],
+                       printPlusMinus(*high - *low, halfWidth95(out.quantities[1]), "K"));
+}
+
 } // namespace
 
 Result<Reduction> reduceCavityMap(const CavityMap& test) {
@@ -111,13 +123,7 @@ Result<Reduction> reduceCavityMap(const CavityMap& test) {
                          {"logger, all probes alike", t.uCommonK},
                          {"probe against probe", t.uEachK / std::sqrt(n)}};
     out.fit = all;
-    out.sentence = fmt::format(
-        "{} places are at {} on the mean; {} is hottest, {} coldest, {} apart.", level.size(),
-        printTemperature(Temperature::kelvin(centre), TemperatureUnit::celsius,
-                         halfWidth95(out.quantities[0])),
-        places[static_cast<std::size_t>(high - level.begin())],
-        places[static_cast<std::size_t>(low - level.begin())],
-        printPlusMinus(*high - *low, halfWidth95(out.quantities[1]), "K"));
+    out.sentence = sentenceOf(out, level, places);
     return out;
 }
 

@@ -46,6 +46,21 @@ void paintBar(QPainter& p, const Axis& axis, int top, const translate::Row& row)
     p.fillRect(QRect(axis.at(w.expectS) - 1, top - 3, 3, kBarHeight + 6), look::kInk);
 }
 
+/// The one word of caution that a row has room for; the gravest.
+QString cautionWord(const translate::Row& row) {
+    QString caution;
+    for (const auto& warning : row.warnings)
+        if (warning.code == "below_minimum" || warning.code == "scorched" ||
+            warning.code == "danger_zone")
+            caution = QObject::tr("! %1").arg(
+                warning.code == "below_minimum" ? QObject::tr("below minimum")
+                : warning.code == "scorched"    ? QObject::tr("scorched")
+                                                : QObject::tr("too long warm"));
+        else if (warning.code == "assumed_field" && caution.isEmpty())
+            caution = QObject::tr("assumed");
+    return caution;
+}
+
 } // namespace
 
 QSize RowDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const {
@@ -93,16 +108,7 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     QString crust =
         model->prepared() ? text(crustWords(row, model->prepared()->outcome)) : QString();
     p.drawText(second, Qt::AlignVCenter, text(timeWords(row)));
-    QString caution;
-    for (const auto& warning : row.warnings)
-        if (warning.code == "below_minimum" || warning.code == "scorched" ||
-            warning.code == "danger_zone")
-            caution = QObject::tr("! %1").arg(
-                warning.code == "below_minimum" ? QObject::tr("below minimum")
-                : warning.code == "scorched"    ? QObject::tr("scorched")
-                                                : QObject::tr("too long warm"));
-        else if (warning.code == "assumed_field" && caution.isEmpty())
-            caution = QObject::tr("assumed");
+    const QString caution = cautionWord(row);
     p.drawText(second, Qt::AlignVCenter | Qt::AlignRight, crust);
     if (!caution.isEmpty()) {
         const int used = p.fontMetrics().horizontalAdvance(crust) + 12;
