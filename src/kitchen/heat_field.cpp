@@ -97,18 +97,19 @@ namespace {
 
 /// Air and what is radiated, weighted by how strongly each takes hold of a cool face: what a zone
 /// or an oven is to food, known far better than either alone.
-Representative operative(const HeatField& field, const FieldNumber& air) {
-    const FieldNumber* radiant = seenBy(field, Face::top, Term::radiant);
-    const FieldNumber* h = seenBy(field, Face::top, Term::hAir);
-    const FieldNumber* view = seenBy(field, Face::top, Term::view);
+Representative operative(const HeatField& field, Face face, const FieldNumber& air) {
+    const FieldNumber* radiant = seenBy(field, face, Term::radiant);
+    const FieldNumber* h = seenBy(field, face, Term::hAir);
+    const FieldNumber* view = seenBy(field, face, Term::view);
     if (!radiant || !h || !view || radiant->value <= 0)
         return {air.value, air.u, air.provenance};
     const double byRadiation = 4 * view->value * 5.670374e-8 * std::pow(radiant->value, 3);
     const double w = byRadiation / (byRadiation + h->value);
     const double variance = (1 - w) * (1 - w) * air.u * air.u + w * w * radiant->u * radiant->u +
                             2 * w * (1 - w) * covarianceOf(field, air.key, radiant->key);
+    // Over naked coals what radiates is the heat; elsewhere the air is what is measured first.
     return {(1 - w) * air.value + w * radiant->value, std::sqrt(std::max(0.0, variance)),
-            air.provenance};
+            face == Face::bottom ? radiant->provenance : air.provenance};
 }
 
 } // namespace
@@ -127,8 +128,12 @@ Representative representative(const HeatField& field, double ambientK) {
             std::hypot(flux->u / std::max(flux->value, 1e-9), loss->u / loss->value);
         return {ambientK + rise, rise * relative, flux->provenance};
     }
+    // A fire under an open grate: the top sees only the room, the heat comes from below.
+    const FieldNumber* below = find(field, {Face::bottom, Term::air});
+    if (below && find(field, {Face::bottom, Term::radiant}) && find(field, {Face::top, Term::air}))
+        return operative(field, Face::bottom, *below);
     if (const FieldNumber* air = seenBy(field, Face::top, Term::air))
-        return operative(field, *air);
+        return operative(field, Face::top, *air);
     return {ambientK, 0, Provenance::assumed};
 }
 

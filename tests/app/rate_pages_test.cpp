@@ -261,6 +261,25 @@ TEST(Sheet, AnInsertHasASheetOfItsOwn) {
                      .contains(QStringLiteral("232")));
 }
 
+TEST(Coals, ASeriesOfGrateHeightsTellsTheBed) {
+    Bench bench;
+    bench.choose("Coal chimney");
+    auto* sheet = table(bench, "Rate sheet");
+    sheet->setFocus();
+    QTest::keyClick(sheet, Qt::Key_Home, Qt::ControlModifier);
+    for (int i = 0; i < 20 && !sheet->currentIndex()
+                                   .data(Qt::AccessibleTextRole)
+                                   .toString()
+                                   .contains(QStringLiteral("measured"));
+         ++i)
+        QTest::keyClick(sheet, Qt::Key_Down);
+    auto* tests = find<QComboBox>(bench.window.get(), "Tests of this cell");
+    tests->setFocus();
+    QTest::keyClick(tests, Qt::Key_Down);
+    const QString found = textOf(bench.window.get(), "What was found");
+    EXPECT_TRUE(found.contains(QStringLiteral("the bed acts"))) << found.toStdString();
+}
+
 TEST(Guide, F1OpensThePageOfWhatHasTheFocus) {
     Bench bench;
     bench.choose("Yard grill");

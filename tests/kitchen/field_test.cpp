@@ -178,4 +178,33 @@ TEST(RatedField, AnEmptyPlatesFluxHoldsAtItsOwnMark) {
     EXPECT_EQ(find(*there, flux)->provenance, Provenance::assumed);
 }
 
+// A series of grate heights: between two tested heights the coals' heat lies between them with a
+// wider ±; at another age of the coals it stays assumed.
+TEST(RatedField, GrateHeightsInterpolateAgesDoNot) {
+    const Appliance chimney = *typicalAppliance(ApplianceKind::coalChimney);
+    Place place;
+    place.zone = "grate";
+    const FieldKey key{Face::bottom, Term::radiant};
+    std::vector<RatedNumber> rated;
+    for (const auto& [setting, kelvin] : {std::pair{"coals=full;grate=80mm;age=glowing", 880.0},
+                                          {"coals=full;grate=200mm;age=glowing", 720.0}}) {
+        RatedNumber r;
+        r.setting = *parseSetting(chimney.controls, setting);
+        r.zone = "grate";
+        r.number = {key, kelvin, 8, Provenance::measured, setting, "measured"};
+        rated.push_back(r);
+    }
+    const auto at = [&](const char* setting) {
+        return *find(*ratedField(chimney, *parseSetting(chimney.controls, setting), place, rated),
+                     key);
+    };
+    const FieldNumber between = at("coals=full;grate=140mm;age=glowing");
+    EXPECT_NEAR(between.value, 800, 1e-6);
+    EXPECT_GT(between.u, 8);
+    EXPECT_EQ(between.provenance, Provenance::interpolated);
+    EXPECT_EQ(at("coals=full;grate=80mm;age=glowing").value, 880);
+    EXPECT_EQ(at("coals=full;grate=80mm;age=dying").provenance, Provenance::assumed);
+    EXPECT_EQ(at("coals=half full;grate=80mm;age=glowing").provenance, Provenance::assumed);
+}
+
 } // namespace

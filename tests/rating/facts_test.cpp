@@ -3,9 +3,11 @@
 
 // The protocols against published values and facts of the trade.
 #include "kitchen/infrared.h"
+#include "kitchen/typical.h"
 #include "quantity/temperature.h"
 #include "rating/boil_off.h"
 #include "rating/coal_count.h"
+#include "rating/height_series.h"
 #include "rating/probe_split.h"
 #include "rating/reduce.h"
 #include "rating/surface_map.h"
@@ -133,6 +135,26 @@ TEST(CoalCount, WeighedIronGivesWatts) {
     // docs/physics.md: 11–26 % of a briquette's heat reaches pot and food (common practice).
     EXPECT_GT(find(*found, "fuel_share")->value, 0.08);
     EXPECT_LT(find(*found, "fuel_share")->value, 0.30);
+}
+
+// F = R²/(R² + h²) over the middle of a disk (closed form): two heights give the bed back; another
+// fill of the chimney is another series.
+TEST(HeightSeries, TwoHeightsGiveTheBed) {
+    kitchen::Appliance chimney = *kitchen::typicalAppliance(kitchen::ApplianceKind::coalChimney);
+    const auto at = [&](const char* text) {
+        return *kitchen::parseSetting(chimney.controls, text);
+    };
+    const auto falls = [](double h) { return 45000 * 0.0144 / (0.0144 + h * h); };
+    const std::vector<HeightTest> tests{
+        {at("coals=full;grate=80mm;age=glowing"), falls(0.08), 200},
+        {at("coals=half full;grate=120mm;age=glowing"), 900, 200},
+        {at("coals=full;grate=200mm;age=glowing"), falls(0.20), 200}};
+    const auto bed = bedOf(chimney.controls, at("coals=full;grate=140mm;age=glowing"), tests);
+    ASSERT_TRUE(bed.has_value());
+    EXPECT_NEAR(bed->radiusM, 0.12, 0.002);
+    EXPECT_NEAR(bed->emissionW_m2, 45000, 500);
+    EXPECT_FALSE(
+        bedOf(chimney.controls, at("coals=half full;grate=80mm;age=glowing"), tests).has_value());
 }
 
 // The table of definitions §3: which protocol fills which number of the heat field.

@@ -391,6 +391,7 @@ void RatePage::work(const book::TestRecord& test) {
     const auto lines = listTests(document_.book(), applianceId_);
     for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
         saved_ = saved_ || (line.id == test.id && !line.draft);
+    addHeightSeries();
     found_->show(*reduction_, saved_);
     attend(Attention::found);
 }

@@ -56,6 +56,7 @@ class RatePage : public QWidget {
     void showDraft();
     void listCellTests();
     void listWith();
+    void addHeightSeries();
     kitchen::SheetWith with() const;
     void askOnce();
     void say(const QString& words);

@@ -3,6 +3,7 @@
 
 // What can be chosen beside a cell: its vessel or insert, and its tests.
 #include "app/rate/rate_page.h"
+#include "rating/height_series.h"
 
 #include <QSignalBlocker>
 
@@ -53,6 +54,25 @@ void RatePage::listCellTests() {
     cellTests_->insertItem(0, cellTests_->count() == 0 ? tr("No test yet")
                                                        : tr("Tests: %1").arg(cellTests_->count()));
     cellTests_->setCurrentIndex(0);
+}
+
+/// A test over coals says what its series of grate heights makes of the bed.
+void RatePage::addHeightSeries() {
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    const auto* falls = rating::find(*reduction_, "irradiation_W_m2");
+    const auto here = parseSetting(appliance->controls, test_->setting);
+    if (!falls || !here)
+        return;
+    std::vector<rating::HeightTest> tests;
+    const auto history = loadHistory(document_.book(), applianceId_);
+    for (const auto& line : history.value_or(std::vector<book::RatedLine>{}))
+        if (line.name == falls->name && line.testId != test_->id && line.zone == test_->zone)
+            if (const auto setting = parseSetting(appliance->controls, line.setting))
+                tests.push_back({*setting, line.value, line.u});
+    tests.push_back({*here, falls->value, falls->u});
+    if (const auto bed = rating::bedOf(appliance->controls, *here, tests))
+        reduction_->sentence +=
+            " " + rating::bedWords(*bed, *rating::grateHeightM(appliance->controls, *here));
 }
 
 } // namespace dynamet::app
