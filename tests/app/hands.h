@@ -52,11 +52,15 @@ inline void type(QWidget* in, const char* name, const QString& words) {
     QTest::keyClicks(edit, words);
 }
 
-/// Runs `hands` as soon as a dialog is up.
+/// Runs `work` as soon as a dialog is up; looks again while there is none yet (slow machines).
 template <class Hands>
-void inDialog(Hands work) {
-    QTimer::singleShot(50, qApp, [work] {
+void inDialog(Hands work, int looks = 400) {
+    QTimer::singleShot(50, qApp, [work, looks] {
         QWidget* dialog = QApplication::activeModalWidget();
+        if (!dialog && looks > 0) {
+            inDialog(work, looks - 1);
+            return;
+        }
         ASSERT_NE(dialog, nullptr) << "no dialog came up";
         work(dialog);
     });

@@ -97,10 +97,16 @@ TEST(HeatPlane, EveryMarkIsReachedByKeyAndThePictureIsSaved) {
     inDialog([file](QWidget* dialog) {
         auto* name = dialog->findChild<QLineEdit*>(QStringLiteral("fileNameEdit"));
         ASSERT_NE(name, nullptr);
+        EXPECT_TRUE(QTest::qWaitForWindowActive(dialog));
+        name->setCompleter(nullptr); // its list would take the key that ends the dialog
         QTest::keyClick(name, Qt::Key_A, Qt::ControlModifier);
         QTest::keyClicks(name, file);
         auto* save = dialog->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Save);
+        EXPECT_TRUE(waitFor([&] { return save->isEnabled() && save->isVisible(); }, 5000));
+        EXPECT_EQ(name->text(), file);
         QTest::mouseClick(save, Qt::LeftButton);
+        if (dialog->isVisible())
+            QTest::keyClick(dialog, Qt::Key_Escape); // a failure, not an endless wait
     });
     click(bench.window.get(), "Save the heat plane as SVG");
     std::ifstream in(file.toStdString());
