@@ -52,6 +52,10 @@ std::string valueOf(const Quantity& q, TemperatureUnit unit) {
 
 } // namespace
 
+std::string quantityWords(const std::string& name) {
+    return nameOf(name);
+}
+
 std::string sentenceFor(const Reduction& reduction, TemperatureUnit unit) {
     if (unit == TemperatureUnit::celsius || reduction.quantities.empty())
         return reduction.sentence;

@@ -13,6 +13,8 @@ std::string sentenceFor(const Reduction& reduction, TemperatureUnit unit);
 /// The numbers as a cook reads them: name and "value ± (95 %) unit".
 std::vector<std::pair<std::string, std::string>> numberLines(const Reduction& reduction,
                                                              TemperatureUnit unit);
+/// "Zone", "Power": what a cook calls a quantity of the book.
+std::string quantityWords(const std::string& name);
 /// A quantity's value as the number a chart shows, and its unit: points and differences in the
 /// cook's unit, kilowatts and minutes where they read better.
 double shownNumber(const std::string& name, const std::string& unit, double value,

@@ -48,11 +48,9 @@ DriftPane::DriftPane(Document& document, QWidget* parent)
 std::vector<DriftPane::Repeats> DriftPane::repeatsOf(const std::string& applianceId) const {
     std::vector<Repeats> out;
     const auto lines = loadHistory(document_.book(), applianceId);
-    std::string lastTest;
     for (const book::RatedLine& line : lines.value_or(std::vector<book::RatedLine>{})) {
-        if (line.testId == lastTest) // the leading quantity of each test
+        if (line.u <= 0)
             continue;
-        lastTest = line.testId;
         const std::string key =
             line.protocol + "|" + line.setting + "|" + line.zone + "|" + line.name;
         auto at =
@@ -62,8 +60,9 @@ std::vector<DriftPane::Repeats> DriftPane::repeatsOf(const std::string& applianc
             const auto setting = parseSetting(appliance->controls, line.setting);
             const rating::Protocol* protocol = rating::findProtocol(line.protocol);
             out.push_back(
-                {tr("%1, %2, %3")
-                     .arg(setting ? text(settingLabel(appliance->controls, *setting))
+                {tr("%1: %2, %3, %4")
+                     .arg(text(rating::quantityWords(line.name)),
+                          setting ? text(settingLabel(appliance->controls, *setting))
                                   : text(line.setting),
                           text(line.zone), protocol ? text(protocol->title).toLower() : QString()),
                  line.name,
