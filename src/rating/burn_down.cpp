@@ -18,8 +18,7 @@ namespace {
 
 constexpr std::size_t kPoints = 120, kBatches = 10;
 constexpr double kLeastFallK = 40, kSlowUnseen = 4, kCurveS = 7200, kCurveStepS = 300,
-                 kFromPeakShare = 0.15, kLocalS = 180;
-enum Value : std::size_t { leading, peak, peakTime, quick, slow, slope, feed };
+                 kFromPeakShare = 0.15, kLocalS = 180, kPeakUK = 2;
 
 struct Fall {
     Series points;
@@ -119,14 +118,12 @@ Result<Derived> evaluate(const BurnDown& t, std::size_t without, const coals::Bu
         falling = at->slopeK_s * 60;
         feedAt = later->atS - at->atS;
     }
-    const double top = fall->peakK;
-    return Derived{t.targetK > 0 ? passed : top,
-                   top,
-                   fall->peakS - start,
-                   curve->quickS,
-                   curve->slowS,
-                   falling,
-                   feedAt};
+    Derived out{fall->peakK, fall->peakS - start, curve->quickS, curve->slowS};
+    if (t.targetK > 0) { // its passing leads
+        out.insert(out.begin(), passed);
+        out.insert(out.end(), {falling, feedAt});
+    }
+    return out;
 }
 
 std::vector<Influence<BurnDown>> inputs() {
@@ -186,27 +183,15 @@ void addSentence(Reduction& out, const BurnDown& t) {
                                    printDuration(q[1].value));
 }
 
-/// With a target its passing leads, without one the peak does.
-void addFound(Reduction& out, const Spread& spread, bool target) {
-    if (target)
-        addQuantities(out, spread,
-                      {{"passes_s", "s"},
-                       {"peak_K", "K"},
-                       {"peak_s", "s"},
-                       {"quick_s", "s"},
-                       {"slow_s", "s"},
-                       {"falls_K_min", "K/min"},
-                       {"feed_after_s", "s"}});
-    else {
-        Spread moved = spread;
-        addQuantities(out, moved, {{"peak_K", "K"}});
-        out.quantities.push_back(makeQuantity("peak_s", spread.value[peakTime], "s",
-                                              std::sqrt(spread.cov(peakTime, peakTime)), 6, 0));
-        for (const auto& [index, name] : {std::pair{quick, "quick_s"}, {slow, "slow_s"}})
-            out.quantities.push_back(makeQuantity(name, spread.value[index], "s",
-                                                  std::sqrt(spread.cov(index, index)), 6, 0));
-        fillDiagonalCovariance(out);
+/// In the order of `evaluate`.
+std::vector<QuantityName> namesFor(bool target) {
+    std::vector<QuantityName> out{
+        {"peak_K", "K"}, {"peak_s", "s"}, {"quick_s", "s"}, {"slow_s", "s"}};
+    if (target) {
+        out.insert(out.begin(), {"passes_s", "s"});
+        out.insert(out.end(), {{"falls_K_min", "K/min"}, {"feed_after_s", "s"}});
     }
+    return out;
 }
 
 } // namespace
@@ -231,12 +216,14 @@ Result<Reduction> reduceBurnDown(const BurnDown& test) {
         });
     if (!spread)
         return tl::unexpected(spread.error());
+    const bool target = test.targetK > 0;
+    const std::size_t peak = target ? 1 : 0;
     const double step = (test.log.timeS.back() - test.log.timeS.front()) / kPoints;
-    addTypeA(*spread, peak, 2, spread->dof, "");
-    addTypeA(*spread, peakTime, step, spread->dof, "");
+    addTypeA(*spread, peak, kPeakUK, spread->dof, "where the peak was read");
+    addTypeA(*spread, peak + 1, step, spread->dof, "");
     Reduction out;
     out.protocol = "burn-down";
-    addFound(out, *spread, test.targetK > 0);
+    addQuantities(out, *spread, namesFor(target));
     const Fall& fall = *whole;
     const coals::BurnCurve& curve = *fitted;
     std::vector<double> model;

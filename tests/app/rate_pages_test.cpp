@@ -115,6 +115,49 @@ TEST(HeatPlane, EveryMarkIsReachedByKeyAndThePictureIsSaved) {
     EXPECT_NE(text.find("kW/m²"), std::string::npos);
 }
 
+TEST(HeatPlane, AnUndoIsSeenAtOnceOnThePageInView) {
+    Bench bench;
+    bench.choose("Shelf");
+    auto* sheet = table(bench, "Rate sheet");
+    sheet->setFocus();
+    QTest::keyClick(sheet, Qt::Key_Home, Qt::ControlModifier);
+    type(bench.window.get(), "Dial set to", QStringLiteral("180 °C"));
+    inDialog([](QWidget* dialog) {
+        type(dialog, "File of the log", QStringLiteral(DEMO_LOGS "/deck-180-evening.csv"));
+        QTest::keyClick(dialog, Qt::Key_Return);
+    });
+    bench.press(Qt::Key_I, Qt::ControlModifier);
+    bench.press(Qt::Key_Return, Qt::ControlModifier);
+    click(bench.window.get(), "Page Heat plane");
+    auto* marks = table(bench, "Marks of the heat plane");
+    const auto measured = [&] {
+        int count = 0;
+        for (int i = 0; i < marks->model()->rowCount(); ++i)
+            count += rowOf(marks, i).startsWith(QStringLiteral("Shelf oven")) &&
+                     rowOf(marks, i).endsWith(QStringLiteral("measured"));
+        return count;
+    };
+    EXPECT_EQ(measured(), 1);
+    bench.press(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(measured(), 0);
+}
+
+TEST(Find, WhatWasTypedStaysWhenTheBookChanges) {
+    Bench bench;
+    bench.choose("Yard grill");
+    type(bench.window.get(), "Probe readings", QStringLiteral("140 150 145"));
+    click(bench.window.get(), "Work it out");
+    click(bench.window.get(), "Page Find");
+    type(bench.window.get(), "indirect at least", QStringLiteral("130"));
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Return);
+    const int found = table(bench, "Setups that may do")->model()->rowCount();
+    EXPECT_GT(found, 0);
+    bench.press(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(find<QLineEdit>(bench.window.get(), "indirect at least")->text(),
+              QStringLiteral("130"));
+    EXPECT_GT(table(bench, "Setups that may do")->model()->rowCount(), 0);
+}
+
 TEST(Thermometers, ACheckHoldsFromItsDayOnAndIsUndone) {
     Bench bench;
     bench.choose("Deck");

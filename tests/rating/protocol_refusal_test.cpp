@@ -102,6 +102,23 @@ TEST(Refusals, AFireThatIsStillAtItsPeak) {
     expectRefused(test, "limit");
 }
 
+// The peak is read off the log within a couple of kelvins: its u says so with a target and without.
+TEST(BurnDown, ThePeaksUncertaintyIsTheSameWithAndWithoutATarget) {
+    generator::Fire fire;
+    fire.fuelKg = 9;
+    TestInput test{"burn-down", {}, {}, {{"target_C", 250}}};
+    test.channels["air"] = seriesOf(generator::burn(fire, 18000, 10, {20, 1, 1, 1, 0.5}, 6).air);
+    const auto with = reduce(test);
+    test.values.clear();
+    const auto without = reduce(test);
+    ASSERT_TRUE(with.has_value() && without.has_value());
+    EXPECT_EQ(with->quantities.front().name, "passes_s");
+    EXPECT_EQ(without->quantities.front().name, "peak_K");
+    EXPECT_EQ(without->quantities.size(), 4u);
+    EXPECT_NEAR(find(*without, "peak_K")->u, find(*with, "peak_K")->u, 1e-9);
+    EXPECT_GT(find(*without, "peak_K")->u, 2);
+}
+
 TEST(Refusals, CoalsWithoutTheirCounts) {
     expectRefused(
         {"coal-count", {}, {{"inside", {440, 450}}, {"under", {8}}, {"lid", {16, 12}}}, {}},

@@ -43,10 +43,7 @@ ConditionsForm::ConditionsForm(Document& document, QWidget* parent)
     risk_->setAccessibleName(tr("Thermometer's range"));
     risk_->setWordWrap(true);
     risk_->hide();
-    connect(instrument_, &QComboBox::currentIndexChanged, this, [this] {
-        showRisk();
-        emit instrumentChanged();
-    });
+    connect(instrument_, &QComboBox::currentIndexChanged, this, &ConditionsForm::showRisk);
     refresh();
 }
 

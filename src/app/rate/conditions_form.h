@@ -22,14 +22,12 @@ class ConditionsForm : public QWidget {
     void expect(const kitchen::Representative& expected);
     void show(const book::TestRecord& test);
     void refresh();
-    /// Writes the conditions into a test; an error names the field. The photo's file is read.
+    /// Writes the conditions into a test and says which file is its photo; an error names the
+    /// field.
     Result<bool> fill(book::TestRecord& test, std::string& photoPath) const;
     const kitchen::Instrument* instrument() const;
     /// Names of what was not written down.
     QStringList missing() const;
-
-  signals:
-    void instrumentChanged();
 
   private:
     void showRisk();

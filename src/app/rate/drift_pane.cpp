@@ -38,11 +38,6 @@ DriftPane::DriftPane(Document& document, QWidget* parent)
     line->addWidget(table_, 2);
     box->addLayout(line, 1);
     connect(choice_, &QComboBox::currentIndexChanged, this, &DriftPane::showRepeats);
-    connect(&document_, &Document::unitsChanged, this, [this] { showAppliance(applianceId_); });
-    connect(&document_, &Document::changed, this, [this] {
-        if (isVisible())
-            showAppliance(applianceId_);
-    });
 }
 
 std::vector<DriftPane::Repeats> DriftPane::repeatsOf(const std::string& applianceId) const {

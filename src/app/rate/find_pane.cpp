@@ -36,11 +36,17 @@ FindPane::FindPane(Document& document, QWidget* parent)
         if (row < settings_.size())
             emit settingChosen(settings_[row], rows_.empty() ? "" : rows_.front().zone);
     });
-    connect(&document_, &Document::unitsChanged, this, [this] { showAppliance(applianceId_); });
 }
 
 void FindPane::showAppliance(const std::string& id) {
+    const auto unit = document_.units().temperature();
+    if (id == applianceId_ && unit == unit_) { // what was typed stays, its answer is made anew
+        if (!settings_.empty())
+            find();
+        return;
+    }
     applianceId_ = id;
+    unit_ = unit;
     rows_.clear();
     settings_.clear();
     qDeleteAll(form_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly));
@@ -48,7 +54,7 @@ void FindPane::showAppliance(const std::string& id) {
     auto* grid = new QGridLayout(form_);
     grid->setContentsMargins(0, 0, 0, 0);
     const auto* appliance = findAppliance(document_.kitchen(), id);
-    const QString unit = QString::fromUtf8(unitSign(document_.units().temperature()));
+    const QString sign = QString::fromUtf8(unitSign(unit));
     int line = 0;
     for (const kitchen::Zone& zone : appliance ? appliance->zones : std::vector<kitchen::Zone>{}) {
         const QString name = text(zone.name);
@@ -56,7 +62,7 @@ void FindPane::showAppliance(const std::string& id) {
         low->setAccessibleName(tr("%1 at least").arg(name));
         high->setAccessibleName(tr("%1 at most").arg(name));
         for (QLineEdit* edit : {low, high}) {
-            edit->setPlaceholderText(tr("any, in %1").arg(unit));
+            edit->setPlaceholderText(tr("any, in %1").arg(sign));
             edit->setMaximumWidth(120);
             connect(edit, &QLineEdit::returnPressed, this, &FindPane::find);
         }

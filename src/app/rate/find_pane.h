@@ -37,6 +37,7 @@ class FindPane : public QWidget {
                    const kitchen::WantedHeat& wish);
     Document& document_;
     std::string applianceId_;
+    TemperatureUnit unit_ = TemperatureUnit::celsius; ///< that the fields were built for
     QWidget* form_;
     std::vector<ZoneRow> rows_;
     QLabel* words_;

@@ -60,7 +60,6 @@ HeatPlanePage::HeatPlanePage(Document& document, QWidget* parent)
                               ? tr("Written: %1").arg(path)
                               : tr("%1 could not be written; nothing was changed.").arg(path));
     });
-    connect(&document_, &Document::unitsChanged, this, [this] { showAppliance(applianceId_); });
 }
 
 void HeatPlanePage::showAppliance(const std::string& id) {

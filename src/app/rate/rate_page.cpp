@@ -57,6 +57,7 @@ RatePage::RatePage(Document& document, QWidget* parent)
     connect(&document_, &Document::unitsChanged, this, [this] {
         if (protocol_)
             chooseProtocol(protocol_->id);
+        showPage(pages_->currentIndex());
     });
 }
 
@@ -278,6 +279,7 @@ void RatePage::refresh() {
     listCellTests();
     how_->conditions().refresh();
     showDraft();
+    showPage(pages_->currentIndex());
     // Undo may have taken back what is on the bench.
     if (!test_)
         return;

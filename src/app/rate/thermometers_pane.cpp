@@ -61,8 +61,6 @@ ThermometersPane::ThermometersPane(Document& document, QWidget* parent)
     fresh->addRow(add);
     forms->addLayout(fresh, 2);
     box->addLayout(forms, 3);
-    connect(&document_, &Document::changed, this, &ThermometersPane::showAll);
-    connect(&document_, &Document::unitsChanged, this, &ThermometersPane::showAll);
 }
 
 QLineEdit* ThermometersPane::field(const QString& name, const QString& hint) {
