@@ -171,14 +171,6 @@ bool takesProbeBias(const std::string& protocol) {
            protocol == "zone-sweep";
 }
 
-const kitchen::Instrument* instrumentOf(const std::vector<kitchen::Instrument>& instruments,
-                                        const std::string& id) {
-    for (const kitchen::Instrument& i : instruments)
-        if (!id.empty() && i.id == id)
-            return &i;
-    return nullptr;
-}
-
 } // namespace
 
 rating::TestInput inputOf(const TestRecord& test,
@@ -188,9 +180,9 @@ rating::TestInput inputOf(const TestRecord& test,
     out.values = test.values;
     out.lid = test.lidOn.value_or(true);
     out.forcedFlow = test.fanOn.value_or(false);
-    const kitchen::Instrument* common = instrumentOf(instruments, test.instrumentId);
+    const kitchen::Instrument* common = findInstrument(instruments, test.instrumentId);
     for (const RecordedChannel& channel : test.channels) {
-        const kitchen::Instrument* own = instrumentOf(instruments, channel.instrumentId);
+        const kitchen::Instrument* own = findInstrument(instruments, channel.instrumentId);
         Series series{channel.timeS, {}};
         for (double v : channel.asRecorded)
             series.value.push_back(

@@ -3,6 +3,8 @@
 
 #include "kitchen/heat_field.h"
 
+#include "quantity/water.h"
+
 #include <algorithm>
 #include <array>
 #include <cmath>
@@ -103,7 +105,7 @@ Representative operative(const HeatField& field, Face face, const FieldNumber& a
     const FieldNumber* view = seenBy(field, face, Term::view);
     if (!radiant || !h || !view || radiant->value <= 0)
         return {air.value, air.u, air.provenance};
-    const double byRadiation = 4 * view->value * 5.670374e-8 * std::pow(radiant->value, 3);
+    const double byRadiation = 4 * view->value * kStefanBoltzmann * std::pow(radiant->value, 3);
     const double w = byRadiation / (byRadiation + h->value);
     const double variance = (1 - w) * (1 - w) * air.u * air.u + w * w * radiant->u * radiant->u +
                             2 * w * (1 - w) * covarianceOf(field, air.key, radiant->key);

@@ -4,6 +4,7 @@
 #include "kitchen/heat_plane.h"
 
 #include "kitchen/rate_sheet.h"
+#include "quantity/water.h"
 
 #include <algorithm>
 #include <array>
@@ -11,8 +12,6 @@
 
 namespace dynamet::kitchen {
 namespace {
-
-constexpr double kSigma = 5.670374e-8;
 
 struct Pair {
     double kelvin = 0, coefficient = 0;
@@ -35,7 +34,8 @@ Pair taken(const HeatField& f, Face face) {
     for (const auto& [t, v] : {std::pair{Term::radiant, Term::view}, {Term::radiant2, Term::view2}})
         if (const FieldNumber* radiant = seenBy(f, face, t)) {
             const double k = radiant->value;
-            const double chord = kSigma * (k * k + kColdFaceK * kColdFaceK) * (k + kColdFaceK);
+            const double chord =
+                kStefanBoltzmann * (k * k + kColdFaceK * kColdFaceK) * (k + kColdFaceK);
             add(valueOr(f, face, v, 0) * chord, k);
         }
     const FieldNumber* plate = seenBy(f, face, Term::plate);

@@ -4,7 +4,7 @@
 #include "kitchen/infrared.h"
 
 #include "numeric/roots.h"
-#include "quantity/temperature.h"
+#include "quantity/water.h"
 
 #include <cmath>
 #include <fmt/format.h>
@@ -13,7 +13,6 @@
 namespace dynamet::kitchen {
 namespace {
 
-constexpr double kStefanBoltzmannW = 5.670374e-8;
 constexpr double kSecondRadiationUmK = 14387.77; ///< hc/k (CODATA 2018)
 constexpr double kLeastEmissivity = 0.5;
 constexpr double kColdestK = 150, kHottestK = 3000;
@@ -48,7 +47,7 @@ Result<double> temperatureFor(double wanted, const InfraredView& v) {
 } // namespace
 
 double bandRadiance(double kelvin, double lowUm, double highUm) {
-    return kStefanBoltzmannW / std::numbers::pi * std::pow(kelvin, 4) *
+    return kStefanBoltzmann / std::numbers::pi * std::pow(kelvin, 4) *
            (shareBelow(highUm * kelvin) - shareBelow(lowUm * kelvin));
 }
 

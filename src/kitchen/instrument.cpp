@@ -27,6 +27,13 @@ const char* word(InstrumentKind kind) {
     return "probe";
 }
 
+const Instrument* findInstrument(std::span<const Instrument> instruments, const std::string& id) {
+    for (const Instrument& instrument : instruments)
+        if (!id.empty() && instrument.id == id)
+            return &instrument;
+    return nullptr;
+}
+
 std::optional<Calibration> calibrationAt(const Instrument& instrument, std::int64_t timeMs) {
     std::optional<Calibration> best;
     for (const Calibration& c : instrument.calibrations)

@@ -5,6 +5,7 @@
 
 #include <cstdint>
 #include <optional>
+#include <span>
 #include <string>
 #include <vector>
 
@@ -42,6 +43,8 @@ struct Instrument {
     bool operator==(const Instrument&) const = default;
 };
 
+/// The instrument of that id; nullptr for none and for an empty id.
+const Instrument* findInstrument(std::span<const Instrument> instruments, const std::string& id);
 /// The calibration in force at a time (the latest that is valid then); none = nullopt.
 std::optional<Calibration> calibrationAt(const Instrument& instrument, std::int64_t timeMs);
 /// A reading (SI) put right by the calibration in force then; as it is without one, or without an

@@ -6,6 +6,7 @@
 #include "numeric/statistics.h"
 #include "quantity/print.h"
 #include "quantity/water.h"
+#include "rating/heating_power.h"
 #include "rating/propagate.h"
 
 #include <algorithm>
@@ -23,24 +24,6 @@ double capacity(const BathLoss& t, double kelvin) {
     return t.waterKg * waterSpecificHeat(Temperature::kelvin(kelvin)) + t.bodyJ_K;
 }
 
-/// Mean over even stretches of what is stored and what is lost: heating bends as the loss grows.
-double heatingPower(const BathLoss& t, const Series& heating, double loss, std::size_t without) {
-    const double first = heating.timeS.front();
-    const double width = (heating.timeS.back() - first) / kBatches;
-    double sum = 0, count = 0;
-    for (std::size_t b = 0; b < kBatches; ++b) {
-        const double from = first + static_cast<double>(b) * width;
-        const Series piece = between(heating, from, from + width);
-        if (b == without || piece.size() < 3)
-            continue;
-        const double middle = mean(piece.value);
-        sum += capacity(t, middle) * fitLine(piece.timeS, piece.value).slope +
-               loss * (middle - t.ambientK);
-        ++count;
-    }
-    return sum / std::max(count, 1.0);
-}
-
 Result<Derived> evaluate(const BathLoss& t, std::size_t without) {
     const Series all = between(t.water, -1e300, 1e300);
     const double off = all.timeS.front() + t.heaterOffS;
@@ -56,7 +39,9 @@ Result<Derived> evaluate(const BathLoss& t, std::size_t without) {
         v = std::log(v - t.ambientK);
     }
     const double loss = -fitLine(logs.timeS, logs.value).slope * capacity(t, mean(cooling.value));
-    const double power = heatingPower(t, heating, loss, without);
+    const double power = heatingPower(
+        heating, {[&](double kelvin) { return capacity(t, kelvin); }, loss, t.ambientK}, kBatches,
+        without);
     const double hours = (all.timeS.back() - all.timeS.front()) / 3600;
     const double most = (power - loss * (313.15 - t.ambientK)) * kMaxTimeS / (4180 * kMaxRiseK);
     Derived out{power, loss, t.evaporatedKg / hours, most};

@@ -27,17 +27,6 @@ Series meanOfSpots(const CavityMap& t) {
     return out;
 }
 
-/// Means over whole cycles from the settled moment on: the same stretch for every probe.
-std::vector<double> cycleMeans(const Series& s, double fromS, double batchS) {
-    std::vector<double> out;
-    for (double at = fromS; at + batchS <= s.timeS.back() + 1e-9; at += batchS) {
-        const Series part = between(s, at, at + batchS);
-        if (!part.empty())
-            out.push_back(mean(part.value));
-    }
-    return out;
-}
-
 Result<bool> checkSpots(const CavityMap& t) {
     if (t.spots.size() < 2)
         return fail(Errc::refused, "a map needs at least two probes: give more columns a place");
@@ -80,18 +69,16 @@ Result<Reduction> reduceCavityMap(const CavityMap& test) {
         return fail(Errc::refused, "the space never settled: log on for two whole cycles after it "
                                    "has stopped climbing");
     const double span = all.timeS.back() - settled->fromS;
-    const bool later =
-        all.timeS.back() - settled->atS >= std::max(t.rule.windowS, 2 * settled->cycling.periodS);
-    const double from = later ? settled->atS : settled->fromS;
+    const double from = steadyFrom(all, *settled, t.rule);
     const double batch = settled->cycling.periodS > 0 ? settled->cycling.periodS : span / 6;
     std::vector<double> level;
     std::vector<std::string> places;
     for (const auto& [place, series] : t.spots) {
-        const auto means = cycleMeans(series, from, batch);
+        const auto means = stretchMeans(series, from, batch);
         level.push_back(means.empty() ? mean(between(series, from, 1e300).value) : mean(means));
         places.push_back(place);
     }
-    const auto batches = cycleMeans(all, from, batch);
+    const auto batches = stretchMeans(all, from, batch);
     const double typeA =
         batches.size() > 1 ? standardDeviation(batches) / std::sqrt(double(batches.size())) : 1.0;
     const double centre = mean(level), n = static_cast<double>(level.size());

@@ -58,14 +58,17 @@ GuideText readGuide(const std::string& markdown) {
     return out;
 }
 
-std::string guidePage(const std::string& protocol) {
-    const std::string mark = "\x1e" + protocol + "\n";
-    const std::string_view all = data::guide_protocols;
+std::string pageIn(std::string_view all, const std::string& name) {
+    const std::string mark = "\x1e" + name + "\n";
     const auto at = all.find(mark);
     if (at == std::string_view::npos)
         return {};
     const auto from = at + mark.size();
     return std::string(all.substr(from, all.find('\x1e', from) - from));
+}
+
+std::string guidePage(const std::string& protocol) {
+    return pageIn(data::guide_protocols, protocol);
 }
 
 } // namespace dynamet::rating

@@ -5,6 +5,7 @@
 
 #include <map>
 #include <string>
+#include <string_view>
 #include <vector>
 
 namespace dynamet::rating {
@@ -20,5 +21,8 @@ struct GuideText {
     std::vector<std::string> items(const std::string& section) const;
 };
 GuideText readGuide(const std::string& markdown);
+/// A page out of many in one text, each behind a record separator and a line with its name
+/// (cmake/embed.cmake); empty when it is not there.
+std::string pageIn(std::string_view all, const std::string& name);
 
 } // namespace dynamet::rating

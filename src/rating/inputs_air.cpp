@@ -13,11 +13,6 @@
 namespace dynamet::rating {
 namespace {
 
-std::optional<double> limitK(TestValues& values) {
-    const auto limit = values.ifGiven("limit_C");
-    return limit ? std::optional<double>(*limit + kZeroCelsiusK) : std::nullopt;
-}
-
 BlockTest blockOf(const TestInput& test, TestValues& values, const Series& log) {
     BlockTest t;
     t.block = log;
@@ -29,7 +24,7 @@ BlockTest blockOf(const TestInput& test, TestValues& values, const Series& log) 
     t.airProbeLagS = values.read("air_lag_s", t.airProbeLagS);
     t.uBiasK = values.read("u_bias_K", t.uBiasK);
     t.forcedFlow = test.forcedFlow;
-    t.limitK = limitK(values);
+    t.limitK = values.kelvinIfGiven("limit_C");
     return t;
 }
 
@@ -46,7 +41,7 @@ Result<Reduction> preheatFrom(const TestInput& test, TestValues& values) {
     t.plate = plate != nullptr;
     t.rule.slopeLimitPerS = (t.plate ? 1.0 : 0.3) / 60;
     t.setK = values.kelvin("set_C", 180);
-    t.limitK = limitK(values);
+    t.limitK = values.kelvinIfGiven("limit_C");
     t.liquid = values.read("liquid", 0) != 0;
     t.uBiasK = values.read("u_bias_K", t.liquid ? 0.3 : t.uBiasK);
     const double pressure = values.pressurePa();
@@ -65,9 +60,7 @@ Result<Reduction> blockFrom(const TestInput& test, TestValues& values) {
     BlockTest t = blockOf(test, values, *log);
     t.emissivity = values.read("emissivity", t.emissivity);
     t.inLiquid = values.read("liquid", 0) != 0;
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceBlock(t);
+    return reduced(values, t, reduceBlock);
 }
 
 Result<Reduction> blockPairFrom(const TestInput& test, TestValues& values) {
@@ -81,9 +74,7 @@ Result<Reduction> blockPairFrom(const TestInput& test, TestValues& values) {
     t.black = blockOf(test, values, *black);
     t.bright.emissivity = values.read("emissivity_bright", 0.08);
     t.black.emissivity = values.read("emissivity_black", 0.95);
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceBlockPair(t);
+    return reduced(values, t, reduceBlockPair);
 }
 
 Result<Reduction> oneFaceBlockFrom(const TestInput& test, TestValues& values) {
@@ -102,20 +93,16 @@ Result<Reduction> oneFaceBlockFrom(const TestInput& test, TestValues& values) {
         t.coefficientKnown = true;
         t.knownW_m2K = *known;
     }
-    t.limitK = limitK(values);
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceOneFaceBlock(t);
+    t.limitK = values.kelvinIfGiven("limit_C");
+    return reduced(values, t, reduceOneFaceBlock);
 }
 
 Result<Reduction> cavityMapFrom(const TestInput& test, TestValues& values) {
     CavityMap t;
     t.spots = test.channels;
-    t.limitK = limitK(values);
+    t.limitK = values.kelvinIfGiven("limit_C");
     t.liquid = values.read("liquid", 0) != 0;
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceCavityMap(t);
+    return reduced(values, t, reduceCavityMap);
 }
 
 } // namespace dynamet::rating

@@ -21,9 +21,7 @@ Result<Reduction> zoneSweepFrom(const TestInput& test, TestValues& values) {
     t.accuracyK = values.read("u_bias_K", t.accuracyK);
     t.thinM = values.read("thin_m", t.thinM);
     t.thickM = values.read("thick_m", t.thickM);
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceZoneSweep(t);
+    return reduced(values, t, reduceZoneSweep);
 }
 
 Result<Reduction> burnDownFrom(const TestInput& test, TestValues& values) {
@@ -34,15 +32,11 @@ Result<Reduction> burnDownFrom(const TestInput& test, TestValues& values) {
     t.log = floor ? *floor : *air;
     t.floor = floor != nullptr;
     t.ambientK = values.kelvin("ambient_C", 15);
-    if (const auto target = values.ifGiven("target_C"))
-        t.targetK = *target + kZeroCelsiusK;
+    t.targetK = values.kelvinIfGiven("target_C").value_or(0);
     t.bandK = values.read("band_K", t.bandK);
-    if (const auto limit = values.ifGiven("limit_C"))
-        t.limitK = *limit + kZeroCelsiusK;
+    t.limitK = values.kelvinIfGiven("limit_C");
     values.read("fuel_kg", 0);
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceBurnDown(t);
+    return reduced(values, t, reduceBurnDown);
 }
 
 Result<Reduction> coalCountFrom(const TestInput& test, TestValues& values) {
@@ -61,9 +55,7 @@ Result<Reduction> coalCountFrom(const TestInput& test, TestValues& values) {
     t.halfS = values.read("half_s", 0);
     t.fieldUnder = static_cast<int>(values.read("coals_under", 0));
     t.fieldLid = static_cast<int>(values.read("coals_lid", 0));
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceCoalCount(t);
+    return reduced(values, t, reduceCoalCount);
 }
 
 } // namespace dynamet::rating

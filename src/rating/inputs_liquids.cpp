@@ -22,9 +22,7 @@ Result<Reduction> bathLossFrom(const TestInput& test, TestValues& values) {
     t.evaporatedKg = values.read("evaporated_kg", 0);
     t.lid = test.lid;
     t.energyJ = values.ifGiven("energy_J");
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceBathLoss(t);
+    return reduced(values, t, reduceBathLoss);
 }
 
 Result<Reduction> oilHeatUpFrom(const TestInput& test, TestValues& values) {
@@ -40,9 +38,7 @@ Result<Reduction> oilHeatUpFrom(const TestInput& test, TestValues& values) {
     t.fromK = values.kelvin("from_C", 60);
     t.toK = values.kelvin("to_C", 160);
     t.energyJ = values.ifGiven("energy_J");
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceOilHeatUp(t);
+    return reduced(values, t, reduceOilHeatUp);
 }
 
 Result<Reduction> instrumentCheckFrom(const TestInput& test, TestValues& values) {
@@ -57,9 +53,7 @@ Result<Reduction> instrumentCheckFrom(const TestInput& test, TestValues& values)
     t.resolutionK = values.read("resolution_K", t.resolutionK);
     if (const Series* step = channelOf(test, "step"))
         t.step = *step;
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceInstrumentCheck(t);
+    return reduced(values, t, reduceInstrumentCheck);
 }
 
 } // namespace dynamet::rating

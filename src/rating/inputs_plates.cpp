@@ -35,9 +35,7 @@ Result<Reduction> waterHeatUpFrom(const TestInput& test, TestValues& values) {
     t.fromK = values.kelvin("from_C", 30);
     t.toK = values.kelvin("to_C", 80);
     t.lid = test.lid;
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceWaterHeatUp(t);
+    return reduced(values, t, reduceWaterHeatUp);
 }
 
 Result<Reduction> boilOffFrom(const TestInput&, TestValues& values) {
@@ -49,9 +47,7 @@ Result<Reduction> boilOffFrom(const TestInput&, TestValues& values) {
     t.pressurePa = values.pressurePa();
     t.lossW_K = values.read("loss_W_K", t.lossW_K);
     t.energyJ = values.inputEnergyJ();
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceBoilOff(t);
+    return reduced(values, t, reduceBoilOff);
 }
 
 Result<Reduction> dryPreheatFrom(const TestInput& test, TestValues& values) {
@@ -67,9 +63,7 @@ Result<Reduction> dryPreheatFrom(const TestInput& test, TestValues& values) {
     t.specificHeat = values.read("plate_c_J_kgK", t.specificHeat);
     t.areaM2 = values.read("area_m2", t.areaM2);
     t.ambientK = values.kelvin("ambient_C", 22);
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceDryPreheat(t);
+    return reduced(values, t, reduceDryPreheat);
 }
 
 SurfaceMap surfaceMapOf(const TestInput& test, TestValues& values) {
@@ -81,8 +75,7 @@ SurfaceMap surfaceMapOf(const TestInput& test, TestValues& values) {
     t.view.backgroundK = values.kelvin("background_C", 25);
     t.view.bandLowUm = values.read("band_low_um", 8);
     t.view.bandHighUm = values.read("band_high_um", 14);
-    if (const auto limit = values.ifGiven("limit_C"))
-        t.limitK = *limit + kZeroCelsiusK;
+    t.limitK = values.kelvinIfGiven("limit_C");
     return t;
 }
 
@@ -90,9 +83,7 @@ Result<Reduction> surfaceMapFrom(const TestInput& test, TestValues& values) {
     const SurfaceMap t = surfaceMapOf(test, values);
     if (t.shownK.empty())
         return missingRole(test, "spot");
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceSurfaceMap(t);
+    return reduced(values, t, reduceSurfaceMap);
 }
 
 Result<Reduction> loadDipFrom(const TestInput& test, TestValues& values) {
@@ -111,9 +102,7 @@ Result<Reduction> loadDipFrom(const TestInput& test, TestValues& values) {
     t.loadAreaM2 = values.read("area_m2", t.loadAreaM2);
     t.ambientK = values.kelvin("ambient_C", 22);
     t.stone = values.read("stone", 0) != 0;
-    if (const auto ok = values.nothingLeft(); !ok)
-        return tl::unexpected(ok.error());
-    return reduceLoadDip(t);
+    return reduced(values, t, reduceLoadDip);
 }
 
 } // namespace dynamet::rating

@@ -5,6 +5,7 @@
 
 #include "numeric/statistics.h"
 #include "quantity/print.h"
+#include "rating/heating_power.h"
 #include "rating/propagate.h"
 
 #include <algorithm>
@@ -28,24 +29,16 @@ Series window(const OilHeatUp& t) {
     return out;
 }
 
-/// Power over the window: mean over the batches of what is stored and what is lost.
+double capacity(const OilHeatUp& t, double kelvin) {
+    return t.oilKg * oilSpecificHeat(kelvin) + t.potJ_K;
+}
+
 Result<Derived> evaluate(const OilHeatUp& t, std::size_t without) {
     const Series part = window(t);
-    const double first = part.timeS.front(), width = (part.timeS.back() - first) / kBatches;
-    double sum = 0, count = 0;
-    for (std::size_t b = 0; b < kBatches; ++b) {
-        const Series piece = between(part, first + static_cast<double>(b) * width,
-                                     first + static_cast<double>(b + 1) * width);
-        if (b == without || piece.size() < 2)
-            continue;
-        const double middle = mean(piece.value);
-        sum += (t.oilKg * oilSpecificHeat(middle) + t.potJ_K) *
-                   fitLine(piece.timeS, piece.value).slope +
-               t.lossW_K * (middle - t.ambientK);
-        ++count;
-    }
-    const double power = sum / count;
-    Derived out{power, t.oilKg * oilSpecificHeat(453.15) + t.potJ_K};
+    const double power = heatingPower(
+        part, {[&](double kelvin) { return capacity(t, kelvin); }, t.lossW_K, t.ambientK}, kBatches,
+        without);
+    Derived out{power, capacity(t, 453.15)};
     if (t.energyJ)
         out.push_back(power * (t.oil.timeS.back() - t.oil.timeS.front()) / *t.energyJ);
     return out;
@@ -99,8 +92,7 @@ Result<Reduction> reduceOilHeatUp(const OilHeatUp& test) {
     for (std::size_t i = 0; i < part.size(); ++i) {
         if (i > 0)
             k += (part.timeS[i] - part.timeS[i - 1]) *
-                 (q.value - test.lossW_K * (k - test.ambientK)) /
-                 (test.oilKg * oilSpecificHeat(k) + test.potJ_K);
+                 (q.value - test.lossW_K * (k - test.ambientK)) / capacity(test, k);
         model.push_back(k);
     }
     addFit(out, part, model);

@@ -18,14 +18,7 @@ namespace {
 std::vector<double> batchMeans(const Series& settled, const Cycling& cycling) {
     const double span = settled.timeS.back() - settled.timeS.front();
     const double batch = cycling.periodS > 0 ? cycling.periodS : span / 6;
-    std::vector<double> out;
-    for (double at = settled.timeS.front(); at + batch <= settled.timeS.back() + 1e-9;
-         at += batch) {
-        const Series part = between(settled, at, at + batch);
-        if (!part.empty())
-            out.push_back(mean(part.value));
-    }
-    return out;
+    return stretchMeans(settled, settled.timeS.front(), batch);
 }
 
 /// What a slow mean would still gain over as long again as was watched, as 1 σ (even distribution).
@@ -116,9 +109,7 @@ Result<Reduction> reducePreheat(const Preheat& test) {
         return fail(Errc::refused, why(air, test.rule));
     // The stretch that shows that it has settled may still creep a little: leave it out where the
     // log goes on for long enough after it.
-    const double enough = std::max(test.rule.windowS, 2 * settled->cycling.periodS);
-    const bool later = air.timeS.back() - settled->atS >= enough;
-    const Series part = between(air, later ? settled->atS : settled->fromS, 1e300);
+    const Series part = between(air, steadyFrom(air, *settled, test.rule), 1e300);
     const std::vector<double> batches = batchMeans(part, settled->cycling);
     const double centre = batches.empty() ? mean(part.value) : mean(batches);
     const double typeA = batches.size() > 1

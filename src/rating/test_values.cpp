@@ -25,6 +25,11 @@ std::optional<double> TestValues::ifGiven(const std::string& name) {
     return value == 0 ? std::nullopt : std::optional<double>(value);
 }
 
+std::optional<double> TestValues::kelvinIfGiven(const std::string& name) {
+    const auto celsius = ifGiven(name);
+    return celsius ? std::optional<double>(*celsius + kZeroCelsiusK) : std::nullopt;
+}
+
 double TestValues::pressurePa() {
     const auto pressure = standardPressurePa(read("altitude_m", 0));
     return read("pressure_Pa", pressure.value_or(kStandardPressurePa));

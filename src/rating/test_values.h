@@ -19,6 +19,8 @@ class TestValues {
     double kelvin(const std::string& name, double fallbackC);
     /// nullopt when it is missing or 0, which a form's empty field stands for.
     std::optional<double> ifGiven(const std::string& name);
+    /// The same for a temperature typed in °C, K.
+    std::optional<double> kelvinIfGiven(const std::string& name);
     /// Air pressure from pressure_Pa, else from altitude_m, else standard.
     double pressurePa();
     /// Energy that went in, J, from the electricity meter, the gas meter or weighed fuel.
@@ -30,6 +32,15 @@ class TestValues {
     const TestInput& test_;
     std::set<std::string> asked_;
 };
+
+/// Reduces a test once all its values are known to be the protocol's.
+template <class Test>
+Result<Reduction> reduced(const TestValues& values, const Test& test,
+                          Result<Reduction> (*reduce)(const Test&)) {
+    if (const auto ok = values.nothingLeft(); !ok)
+        return tl::unexpected(ok.error());
+    return reduce(test);
+}
 
 /// The channel of a role; nullptr when the test has none.
 const Series* channelOf(const TestInput& test, const std::string& role);

@@ -86,4 +86,19 @@ std::optional<Settled> findSettled(const Series& raw, const SettledRule& rule) {
     return std::nullopt;
 }
 
+double steadyFrom(const Series& series, const Settled& settled, const SettledRule& rule) {
+    const double enough = std::max(rule.windowS, 2 * settled.cycling.periodS);
+    return series.timeS.back() - settled.atS >= enough ? settled.atS : settled.fromS;
+}
+
+std::vector<double> stretchMeans(const Series& series, double fromS, double batchS) {
+    std::vector<double> out;
+    for (double at = fromS; at + batchS <= series.timeS.back() + 1e-9; at += batchS) {
+        const Series part = between(series, at, at + batchS);
+        if (!part.empty())
+            out.push_back(mean(part.value));
+    }
+    return out;
+}
+
 } // namespace dynamet

@@ -31,5 +31,10 @@ struct Settled {
     Cycling cycling;  ///< of everything from `fromS` on
 };
 std::optional<Settled> findSettled(const Series& series, const SettledRule& rule);
+/// Where to begin averaging: the moment it had settled where the log goes on for a window or two
+/// cycles after it, else the start of the stretch that showed it.
+double steadyFrom(const Series& series, const Settled& settled, const SettledRule& rule);
+/// Means over whole stretches of `batchS` from a time on; an incomplete last one is left out.
+std::vector<double> stretchMeans(const Series& series, double fromS, double batchS);
 
 } // namespace dynamet

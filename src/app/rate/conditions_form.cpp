@@ -88,11 +88,8 @@ void ConditionsForm::showRisk() {
 }
 
 const kitchen::Instrument* ConditionsForm::instrument() const {
-    const std::string id = plain(instrument_->currentData().toString());
-    for (const kitchen::Instrument& i : document_.kitchen().instruments)
-        if (!id.empty() && i.id == id)
-            return &i;
-    return nullptr;
+    return kitchen::findInstrument(document_.kitchen().instruments,
+                                   plain(instrument_->currentData().toString()));
 }
 
 void ConditionsForm::show(const book::TestRecord& test) {

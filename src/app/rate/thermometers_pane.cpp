@@ -113,10 +113,8 @@ const kitchen::Instrument* ThermometersPane::chosen() const {
     const int row = table_->currentRow();
     if (row < 0 || row >= static_cast<int>(ids_.size()))
         return nullptr;
-    for (const kitchen::Instrument& i : document_.kitchen().instruments)
-        if (i.id == ids_[static_cast<std::size_t>(row)])
-            return &i;
-    return nullptr;
+    return kitchen::findInstrument(document_.kitchen().instruments,
+                                   ids_[static_cast<std::size_t>(row)]);
 }
 
 void ThermometersPane::workOut() {

@@ -4,6 +4,7 @@
 #include "app/shell/guide_window.h"
 
 #include "app/shell/units.h"
+#include "rating/guide_text.h"
 #include "rating/protocols.h"
 
 #include <QHBoxLayout>
@@ -21,13 +22,7 @@ namespace {
 QString pageText(const QString& page) {
     if (page.startsWith(QLatin1String("protocols/")))
         return text(rating::guidePage(plain(page.mid(10))));
-    const std::string mark = "\x1e" + plain(page) + "\n";
-    const auto at = data::guide_pages.find(mark);
-    if (at == std::string_view::npos)
-        return {};
-    const auto from = at + mark.size();
-    return text(
-        std::string(data::guide_pages.substr(from, data::guide_pages.find('\x1e', from) - from)));
+    return text(rating::pageIn(data::guide_pages, plain(page)));
 }
 
 } // namespace
