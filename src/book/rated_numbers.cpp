@@ -3,44 +3,60 @@
 
 #include "book/rated_numbers.h"
 
+#include <map>
+
 namespace dynamet::book {
 namespace {
 
-std::vector<kitchen::FieldCovariance> covariancesOf(SQLite::Database& db,
-                                                    const std::string& reduction) {
-    std::vector<kitchen::FieldCovariance> out;
-    SQLite::Statement s(
-        db, "SELECT key_a,key_b,covariance_si FROM field_covariance WHERE reduction_id=?");
-    s.bind(1, reduction);
+/// Rows of a table that belong to an appliance's reductions, read in one pass.
+SQLite::Statement rowsOf(SQLite::Database& db, const std::string& columns, const char* table,
+                         const std::string& applianceId, const char* order) {
+    SQLite::Statement s(db, "SELECT x.reduction_id," + columns + " FROM " + table +
+                                " x JOIN reduction r ON r.id=x.reduction_id JOIN test t ON "
+                                "t.id=r.test_id WHERE t.appliance_id=?" +
+                                order);
+    s.bind(1, applianceId);
+    return s;
+}
+
+using Covariances = std::map<std::string, std::vector<kitchen::FieldCovariance>>;
+Covariances covariancesOf(SQLite::Database& db, const std::string& applianceId) {
+    Covariances out;
+    auto s = rowsOf(db, "x.key_a,x.key_b,x.covariance_si", "field_covariance", applianceId, "");
     while (s.executeStep()) {
-        const auto a = kitchen::fieldKey(s.getColumn(0).getString());
-        const auto b = kitchen::fieldKey(s.getColumn(1).getString());
+        const auto a = kitchen::fieldKey(s.getColumn(1).getString());
+        const auto b = kitchen::fieldKey(s.getColumn(2).getString());
         if (a && b)
-            out.push_back({*a, *b, s.getColumn(2).getDouble()});
+            out[s.getColumn(0).getString()].push_back({*a, *b, s.getColumn(3).getDouble()});
     }
     return out;
 }
 
-std::optional<kitchen::FieldCurve> curveOf(SQLite::Database& db, const kitchen::FieldKey& key,
-                                           const std::string& reduction) {
-    kitchen::FieldCurve out;
-    out.key = key;
-    out.reductionId = reduction;
-    SQLite::Statement s(db, "SELECT t_s,change_si FROM field_curve WHERE reduction_id=? AND "
-                            "field_key=? ORDER BY t_s");
-    s.bind(1, reduction);
-    s.bind(2, word(key));
+using Curves = std::map<std::pair<std::string, std::string>, kitchen::FieldCurve>;
+Curves curvesOf(SQLite::Database& db, const std::string& applianceId) {
+    Curves out;
+    auto s =
+        rowsOf(db, "x.field_key,x.t_s,x.change_si", "field_curve", applianceId, " ORDER BY x.t_s");
     while (s.executeStep()) {
-        out.timeS.push_back(s.getColumn(0).getDouble());
-        out.change.push_back(s.getColumn(1).getDouble());
+        const std::string reduction = s.getColumn(0).getString(), word = s.getColumn(1).getString();
+        const auto key = kitchen::fieldKey(word);
+        if (!key)
+            continue;
+        kitchen::FieldCurve& curve = out[{reduction, word}];
+        curve.key = *key;
+        curve.reductionId = reduction;
+        curve.timeS.push_back(s.getColumn(2).getDouble());
+        curve.change.push_back(s.getColumn(3).getDouble());
     }
-    return out.timeS.empty() ? std::nullopt : std::optional(out);
+    return out;
 }
 
 } // namespace
 
 std::vector<kitchen::RatedNumber> loadRatedNumbers(SQLite::Database& db,
                                                    const kitchen::Appliance& appliance) {
+    const Covariances covariances = covariancesOf(db, appliance.id);
+    const Curves curves = curvesOf(db, appliance.id);
     std::vector<kitchen::RatedNumber> out;
     SQLite::Statement s(
         db, "SELECT t.setting,t.zone,t.insert_id,t.vessel_id,r.id,f.field_key,f.value_si,f.u_si,"
@@ -69,8 +85,11 @@ std::vector<kitchen::RatedNumber> loadRatedNumbers(SQLite::Database& db,
                     kitchen::Provenance::measured,
                     s.getColumn(4).getString(),
                     "measured"};
-        n.covarianceWith = covariancesOf(db, n.number.reductionId);
-        n.curve = curveOf(db, *key, n.number.reductionId);
+        if (const auto at = covariances.find(n.number.reductionId); at != covariances.end())
+            n.covarianceWith = at->second;
+        if (const auto at = curves.find({n.number.reductionId, s.getColumn(5).getString()});
+            at != curves.end())
+            n.curve = at->second;
         out.push_back(n);
     }
     return out;

@@ -51,7 +51,7 @@ Result<Answer> field(const FieldOptions& options) {
             out.text += fmt::format("\n  {:<36} {:<10} {:<14} {}",
                                     settingText(appliance->controls, setting), zone.name,
                                     printTemperature(Temperature::kelvin(shown.kelvin),
-                                                     TemperatureUnit::celsius, 1.96 * shown.u),
+                                                     TemperatureUnit::celsius, halfWidthK(shown)),
                                     word(shown.provenance));
         }
     out.json = all.dump();

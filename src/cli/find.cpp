@@ -79,9 +79,10 @@ Result<Answer> find(const FindOptions& options) {
                              {"K", f.zones[z].kelvin},
                              {"u_K", f.zones[z].u},
                              {"provenance", word(f.zones[z].provenance)}});
-            shown += fmt::format("  {} {}", wanted->zones[z].zone,
-                                 printTemperature(Temperature::kelvin(f.zones[z].kelvin),
-                                                  TemperatureUnit::celsius, 1.96 * f.zones[z].u));
+            shown +=
+                fmt::format("  {} {}", wanted->zones[z].zone,
+                            printTemperature(Temperature::kelvin(f.zones[z].kelvin),
+                                             TemperatureUnit::celsius, halfWidthK(f.zones[z])));
         }
         list.push_back({{"setting", settingText(appliance->controls, f.setting)},
                         {"probability", f.probability},

@@ -97,5 +97,12 @@ struct Representative {
     Provenance provenance = Provenance::assumed;
 };
 Representative representative(const HeatField& field, double ambientK);
+/// Half-width of a 95 % interval in standard deviations, where u has no degrees of freedom of its
+/// own.
+inline constexpr double kTwoSided95 = 1.96;
+/// 95 % half-width, K.
+inline double halfWidthK(const Representative& shown) {
+    return kTwoSided95 * shown.u;
+}
 
 } // namespace dynamet::kitchen

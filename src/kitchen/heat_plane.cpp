@@ -9,9 +9,12 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <numbers>
 
 namespace dynamet::kitchen {
 namespace {
+
+constexpr double kPair95 = 2.45; ///< radius that holds 95 % of a normal pair: √5.991
 
 struct Pair {
     double kelvin = 0, coefficient = 0;
@@ -97,19 +100,41 @@ std::optional<PlaneMark> planeMark(const HeatField& field, double ambientK) {
     return out;
 }
 
+double halfWidthK(const PlaneMark& mark) {
+    return kTwoSided95 * mark.uKelvin;
+}
+
+double halfWidthCoefficient(const PlaneMark& mark) {
+    return kTwoSided95 * mark.uLn * mark.coefficient;
+}
+
+std::vector<PlanePoint> ellipse95(const PlaneMark& mark, int points) {
+    std::vector<PlanePoint> out;
+    for (int i = 0; i <= points; ++i) {
+        const double a = i * 2 * std::numbers::pi / points;
+        const double x = kPair95 * std::cos(a), y = kPair95 * std::sin(a);
+        const double across = std::sqrt(1 - mark.rho * mark.rho);
+        out.push_back({mark.kelvin + mark.uKelvin * x,
+                       mark.coefficient * std::exp(mark.uLn * (mark.rho * x + across * y))});
+    }
+    return out;
+}
+
 std::vector<PlaneMark> planeMarks(const Kitchen& kitchen, const Appliance& appliance) {
     std::vector<PlaneMark> out;
-    const RateSheet sheet = rateSheet(kitchen, appliance);
-    for (std::size_t s = 0; s < sheet.settings.size(); ++s)
-        for (const std::string& zone : sheet.zones) {
-            const auto field = fieldAt(kitchen, appliance.id, sheet.settings[s], zone);
+    const auto rated = kitchen.rated.find(appliance.id);
+    const std::span<const RatedNumber> numbers =
+        rated == kitchen.rated.end() ? std::span<const RatedNumber>{} : rated->second;
+    for (const Setting& setting : sheetSettings(appliance, numbers))
+        for (const Zone& zone : appliance.zones) {
+            const Place place = placeOf(kitchen, appliance, zone.name);
+            const auto field = ratedField(appliance, setting, place, numbers);
             if (!field)
                 continue;
-            const double ambient = placeOf(kitchen, appliance, zone).site.ambient.kelvin();
-            if (auto mark = planeMark(*field, ambient)) {
+            if (auto mark = planeMark(*field, place.site.ambient.kelvin())) {
                 mark->applianceId = appliance.id;
-                mark->settingLabel = sheet.labels[s];
-                mark->zone = zone;
+                mark->settingLabel = sheetLabel(appliance, setting);
+                mark->zone = zone.name;
                 out.push_back(*mark);
             }
         }

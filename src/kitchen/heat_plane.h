@@ -27,6 +27,14 @@ inline constexpr double kColdFaceK = 313.15;
 std::optional<PlaneMark> planeMark(const HeatField& field, double ambientK);
 /// Marks of an appliance: each setting of its rate sheet in each zone.
 std::vector<PlaneMark> planeMarks(const Kitchen& kitchen, const Appliance& appliance);
+/// 95 % half-widths of the two numbers, each for itself.
+double halfWidthK(const PlaneMark& mark);
+double halfWidthCoefficient(const PlaneMark& mark);
+/// The closed outline that holds both with 95 %: temperature, K, and coefficient, W/m²K.
+struct PlanePoint {
+    double kelvin = 0, coefficient = 0;
+};
+std::vector<PlanePoint> ellipse95(const PlaneMark& mark, int points = 48);
 /// Coefficient at which a temperature gives a flux into a 40 °C face.
 double coefficientFor(double fluxW_m2, double kelvin);
 

@@ -3,6 +3,8 @@
 
 #include "kitchen/instrument.h"
 
+#include "kitchen/heat_field.h"
+
 #include <cmath>
 
 namespace dynamet::kitchen {
@@ -49,7 +51,7 @@ double corrected(const Instrument* instrument, std::int64_t timeMs, double readi
 }
 
 RangeRisk rangeRisk(const Instrument& instrument, double expectedK, double uK) {
-    const double hottest = expectedK + 1.96 * uK;
+    const double hottest = expectedK + kTwoSided95 * uK;
     if (instrument.damageLimit && hottest >= *instrument.damageLimit)
         return RangeRisk::ruins;
     return instrument.highLimit && hottest >= *instrument.highLimit ? RangeRisk::bounds
@@ -61,6 +63,10 @@ double readingUncertainty(const Instrument& instrument, std::int64_t timeMs) {
     const double base = calibration ? calibration->u : instrument.accuracy / std::sqrt(3.0);
     const double step = instrument.resolution / std::sqrt(12.0);
     return std::sqrt(base * base + step * step);
+}
+
+double readingHalfWidth(const Instrument& instrument, std::int64_t timeMs) {
+    return kTwoSided95 * readingUncertainty(instrument, timeMs);
 }
 
 bool atLimit(const Instrument& instrument, double reading) {

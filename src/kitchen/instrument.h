@@ -52,6 +52,8 @@ std::optional<Calibration> calibrationAt(const Instrument& instrument, std::int6
 double corrected(const Instrument* instrument, std::int64_t timeMs, double reading);
 /// Standard uncertainty of one reading: the calibration's, else accuracy / √3, with the resolution.
 double readingUncertainty(const Instrument& instrument, std::int64_t timeMs);
+/// 95 % half-width of one reading, same unit.
+double readingHalfWidth(const Instrument& instrument, std::int64_t timeMs);
 /// True when a reading stands at (or beyond) a limit: it bounds, it does not measure.
 bool atLimit(const Instrument& instrument, double reading);
 /// What stands against reading an expected temperature (K, with its standard uncertainty) with it:

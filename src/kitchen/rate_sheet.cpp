@@ -4,6 +4,7 @@
 #include "kitchen/rate_sheet.h"
 
 #include <algorithm>
+#include <set>
 
 namespace dynamet::kitchen {
 namespace {
@@ -81,6 +82,18 @@ std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const R
     return out;
 }
 
+std::string sheetLabel(const Appliance& appliance, const Setting& setting) {
+    std::vector<Control> shown;
+    std::vector<ControlValue> values;
+    for (std::size_t i = 0; i < appliance.controls.size(); ++i)
+        if (appliance.controls[i].kind != ControlKind::preheat &&
+            appliance.controls[i].kind != ControlKind::lid) {
+            shown.push_back(appliance.controls[i]);
+            values.push_back(setting.values[i]);
+        }
+    return settingLabel(shown, {values});
+}
+
 RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance, const SheetWith& with) {
     RateSheet out;
     out.applianceId = appliance.id;
@@ -91,16 +104,8 @@ RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance, const Sh
     for (const Zone& zone : appliance.zones)
         out.zones.push_back(zone.name);
     for (const Setting& setting : out.settings) {
-        std::vector<Control> shown;
-        std::vector<ControlValue> values;
-        for (std::size_t i = 0; i < appliance.controls.size(); ++i)
-            if (appliance.controls[i].kind != ControlKind::preheat &&
-                appliance.controls[i].kind != ControlKind::lid) {
-                shown.push_back(appliance.controls[i]);
-                values.push_back(setting.values[i]);
-            }
         out.burners.push_back(burnerShares(appliance, setting));
-        out.labels.push_back(settingLabel(shown, {values}));
+        out.labels.push_back(sheetLabel(appliance, setting));
         std::vector<SheetCell> row;
         for (const Zone& zone : appliance.zones) {
             const Place place =
@@ -128,6 +133,15 @@ Kitchen ratedUntil(const Kitchen& kitchen, std::int64_t untilMs) {
     for (auto& [appliance, numbers] : out.rated)
         std::erase_if(numbers, [&](const RatedNumber& r) { return r.measuredMs > untilMs; });
     return out;
+}
+
+std::vector<std::int64_t> ratedDays(const Kitchen& kitchen, const std::string& applianceId) {
+    constexpr std::int64_t kDayMs = 86400000;
+    std::set<std::int64_t> days;
+    if (const auto rated = kitchen.rated.find(applianceId); rated != kitchen.rated.end())
+        for (const RatedNumber& r : rated->second)
+            days.insert((r.measuredMs / kDayMs + 1) * kDayMs - 1);
+    return {days.begin(), days.end()};
 }
 
 std::vector<CombTick> combOf(const Kitchen& kitchen, const Appliance& appliance) {

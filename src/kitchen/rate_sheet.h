@@ -29,6 +29,9 @@ struct RateSheet {
 /// preheat is left at one place.
 std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const RatedNumber> rated,
                                    int places = 6);
+/// A setting as the sheet's row names it: without the preheat and the lid.
+std::string sheetLabel(const Appliance& appliance, const Setting& setting);
+
 /// What is in or on the appliance: a hob's vessel (empty = its standard one), an insert (empty =
 /// none). Each makes a sheet of its own.
 struct SheetWith {
@@ -38,6 +41,8 @@ RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance, const Sh
 
 /// The kitchen as it was rated up to a moment, for comparing dates.
 Kitchen ratedUntil(const Kitchen& kitchen, std::int64_t untilMs);
+/// The last moment of each UTC day on which an appliance was rated, oldest first.
+std::vector<std::int64_t> ratedDays(const Kitchen& kitchen, const std::string& applianceId);
 
 /// One tick of a comb in the line-up.
 struct CombTick {

@@ -52,22 +52,14 @@ Result<Derived> evaluate(const BathLoss& t, std::size_t without) {
 
 std::vector<Influence<BathLoss>> inputs(const BathLoss& test) {
     std::vector<Influence<BathLoss>> out{
-        {"mass of water", [](BathLoss& t, double s) { t.waterKg *= 1 + s * t.uWaterKg; }},
-        {"heat of the container", [](BathLoss& t, double s) { t.bodyJ_K += s * t.uBodyJ_K; }},
-        {"room", [](BathLoss& t, double s) { t.ambientK += s * t.uAmbientK; }},
-        {"thermometer's bias",
-         [](BathLoss& t, double s) {
-             for (double& v : t.water.value)
-                 v += s * t.uBiasK;
-         }},
-        {"thermometer's gain",
-         [](BathLoss& t, double s) {
-             for (double& v : t.water.value)
-                 v += s * t.uGain * (v - 293.15);
-         }},
-        {"evaporation", [](BathLoss& t, double s) { t.evaporatedKg += s * t.uEvaporatedKg; }}};
+        scaled("mass of water", &BathLoss::waterKg, &BathLoss::uWaterKg),
+        shifted("heat of the container", &BathLoss::bodyJ_K, &BathLoss::uBodyJ_K),
+        shifted("room", &BathLoss::ambientK, &BathLoss::uAmbientK),
+        biased("thermometer's bias", &BathLoss::water, &BathLoss::uBiasK),
+        gained("thermometer's gain", &BathLoss::water, &BathLoss::uGain),
+        shifted("evaporation", &BathLoss::evaporatedKg, &BathLoss::uEvaporatedKg)};
     if (test.energyJ)
-        out.push_back({"meter", [](BathLoss& t, double s) { *t.energyJ *= 1 + s * t.uEnergy; }});
+        out.push_back(scaled("meter", &BathLoss::energyJ, &BathLoss::uEnergy));
     return out;
 }
 

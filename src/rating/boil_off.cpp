@@ -26,15 +26,14 @@ Result<Derived> evaluate(const BoilOff& t, std::size_t) {
 
 std::vector<Influence<BoilOff>> inputs(const BoilOff& test) {
     std::vector<Influence<BoilOff>> out{
-        {"weighing before", [](BoilOff& t, double s) { t.startKg += s * t.uScaleKg; }},
-        {"weighing after", [](BoilOff& t, double s) { t.endKg += s * t.uScaleKg; }},
-        {"clock", [](BoilOff& t, double s) { t.seconds += s * t.uSeconds; }},
-        {"heat lost to the room", [](BoilOff& t, double s) { t.lossW_K += s * t.uLossW_K; }},
+        shifted("weighing before", &BoilOff::startKg, &BoilOff::uScaleKg),
+        shifted("weighing after", &BoilOff::endKg, &BoilOff::uScaleKg),
+        shifted("clock", &BoilOff::seconds, &BoilOff::uSeconds),
+        shifted("heat lost to the room", &BoilOff::lossW_K, &BoilOff::uLossW_K),
         {"splashes",
          [](BoilOff& t, double s) { t.endKg += s * t.uSplash * (t.startKg - t.endKg); }}};
     if (test.energyJ)
-        out.push_back({"energy meter or fuel",
-                       [](BoilOff& t, double s) { *t.energyJ *= 1 + s * t.uEnergy; }});
+        out.push_back(scaled("energy meter or fuel", &BoilOff::energyJ, &BoilOff::uEnergy));
     return out;
 }
 

@@ -127,13 +127,9 @@ Result<Derived> evaluate(const BurnDown& t, std::size_t without, const coals::Bu
 }
 
 std::vector<Influence<BurnDown>> inputs() {
-    return {{"probe's bias",
-             [](BurnDown& t, double s) {
-                 for (double& v : t.log.value)
-                     v += s * t.uBiasK;
-             }},
-            {"probe's lag", [](BurnDown& t, double s) { t.probeLagS += s * t.uLagS; }},
-            {"air around", [](BurnDown& t, double s) { t.ambientK += s * t.uAmbientK; }}};
+    return {biased("probe's bias", &BurnDown::log, &BurnDown::uBiasK),
+            shifted("probe's lag", &BurnDown::probeLagS, &BurnDown::uLagS),
+            shifted("air around", &BurnDown::ambientK, &BurnDown::uAmbientK)};
 }
 
 /// The field from the moment of the passing on: what the log did then, and past its end the fit.

@@ -73,10 +73,9 @@ std::vector<Influence<CoalCount>> inputs(const CoalCount& test) {
              for (double& k : t.insideK)
                  k += s * t.uBiasK;
          }},
-        {"air around", [](CoalCount& t, double s) { t.ambientK += s * t.uAmbientK; }},
-        {"weight and heat of the iron",
-         [](CoalCount& t, double s) { t.ironKg *= 1 + s * t.uIron; }},
-        {"time of cooling", [](CoalCount& t, double s) { t.halfS *= 1 + s * t.uHalf; }},
+        shifted("air around", &CoalCount::ambientK, &CoalCount::uAmbientK),
+        scaled("weight and heat of the iron", &CoalCount::ironKg, &CoalCount::uIron),
+        scaled("time of cooling", &CoalCount::halfS, &CoalCount::uHalf),
         {"weight of a coal", [](CoalCount& t, double s) { t.fuel.pieceKg *= 1 + s * t.uFuel; }}};
     // Each reading by itself: one coal more or less near the probe.
     for (std::size_t i = 0; i < test.insideK.size(); ++i)

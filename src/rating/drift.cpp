@@ -3,6 +3,7 @@
 
 #include "rating/drift.h"
 
+#include "kitchen/heat_field.h"
 #include "numeric/statistics.h"
 #include "quantity/print.h"
 
@@ -121,7 +122,7 @@ TwinDifference twinDifference(const RepeatedValue& first, const RepeatedValue& s
     TwinDifference out;
     out.difference = second.value - first.value;
     out.u = std::hypot(first.u, second.u);
-    out.real = std::abs(out.difference) > 1.96 * out.u;
+    out.real = std::abs(out.difference) > kitchen::kTwoSided95 * out.u;
     return out;
 }
 

@@ -70,22 +70,15 @@ Result<Derived> evaluate(const DryPreheat& t, std::size_t without) {
 }
 
 std::vector<Influence<DryPreheat>> inputs() {
-    return {{"share of radiation in the loss",
-             [](DryPreheat& t, double s) { t.radiantShare += s * t.uRadiantShare; }},
-            {"weight", [](DryPreheat& t, double s) { t.massKg *= 1 + s * t.uMass; }},
-            {"heat capacity of the metal",
-             [](DryPreheat& t, double s) { t.specificHeat *= 1 + s * t.uSpecificHeat; }},
-            {"area", [](DryPreheat& t, double s) { t.areaM2 *= 1 + s * t.uArea; }},
-            {"room", [](DryPreheat& t, double s) { t.ambientK += s * t.uAmbientK; }},
-            {"probe's bias",
-             [](DryPreheat& t, double s) {
-                 for (double& v : t.plate.value)
-                     v += s * t.uBiasK;
-             }},
-            {"probe's gain", [](DryPreheat& t, double s) {
-                 for (double& v : t.plate.value)
-                     v += s * t.uGain * (v - 293.15);
-             }}};
+    return {
+        shifted("share of radiation in the loss", &DryPreheat::radiantShare,
+                &DryPreheat::uRadiantShare),
+        scaled("weight", &DryPreheat::massKg, &DryPreheat::uMass),
+        scaled("heat capacity of the metal", &DryPreheat::specificHeat, &DryPreheat::uSpecificHeat),
+        scaled("area", &DryPreheat::areaM2, &DryPreheat::uArea),
+        shifted("room", &DryPreheat::ambientK, &DryPreheat::uAmbientK),
+        biased("probe's bias", &DryPreheat::plate, &DryPreheat::uBiasK),
+        gained("probe's gain", &DryPreheat::plate, &DryPreheat::uGain)};
 }
 
 void addWeighed(Reduction& out, const Spread& spread) {

@@ -180,19 +180,14 @@ Result<Derived> stone(const LoadDip& t, std::size_t without) {
 
 std::vector<Influence<LoadDip>> inputs() {
     return {
-        {"weight and heat of the load", [](LoadDip& t, double s) { t.loadKg *= 1 + s * t.uLoad; }},
-        {"area of the load", [](LoadDip& t, double s) { t.loadAreaM2 *= 1 + s * t.uArea; }},
-        {"heat from the load to the room",
-         [](LoadDip& t, double s) { t.topW_m2K += s * t.uTopW_m2K; }},
-        {"share of radiation in the loss",
-         [](LoadDip& t, double s) { t.radiantShare += s * t.uRadiantShare; }},
-        {"stone around the load", [](LoadDip& t, double s) { t.edge += s * t.uEdge; }},
-        {"plate probe's lag", [](LoadDip& t, double s) { t.plateLag += s * t.uLagS; }},
-        {"load probe's lag", [](LoadDip& t, double s) { t.loadLag += s * t.uLagS; }},
-        {"plate probe's bias", [](LoadDip& t, double s) {
-             for (double& v : t.plate.value)
-                 v += s * t.uBiasK;
-         }}};
+        scaled("weight and heat of the load", &LoadDip::loadKg, &LoadDip::uLoad),
+        scaled("area of the load", &LoadDip::loadAreaM2, &LoadDip::uArea),
+        shifted("heat from the load to the room", &LoadDip::topW_m2K, &LoadDip::uTopW_m2K),
+        shifted("share of radiation in the loss", &LoadDip::radiantShare, &LoadDip::uRadiantShare),
+        shifted("stone around the load", &LoadDip::edge, &LoadDip::uEdge),
+        shifted("plate probe's lag", &LoadDip::plateLag, &LoadDip::uLagS),
+        shifted("load probe's lag", &LoadDip::loadLag, &LoadDip::uLagS),
+        biased("plate probe's bias", &LoadDip::plate, &LoadDip::uBiasK)};
 }
 
 void finishMetal(Reduction& out, const Spread& spread) {

@@ -46,18 +46,14 @@ Result<Derived> evaluate(const OilHeatUp& t, std::size_t without) {
 
 std::vector<Influence<OilHeatUp>> inputs(const OilHeatUp& test) {
     std::vector<Influence<OilHeatUp>> out{
-        {"mass of oil", [](OilHeatUp& t, double s) { t.oilKg *= 1 + s * t.uOilKg; }},
+        scaled("mass of oil", &OilHeatUp::oilKg, &OilHeatUp::uOilKg),
         // The oil's heat scales with its mass here, so that one is moved for the other.
-        {"heat capacity of oil",
-         [](OilHeatUp& t, double s) { t.oilKg *= 1 + s * t.uSpecificHeat; }},
-        {"heat of the fryer", [](OilHeatUp& t, double s) { t.potJ_K += s * t.uPotJ_K; }},
-        {"heat lost to the room", [](OilHeatUp& t, double s) { t.lossW_K += s * t.uLossW_K; }},
-        {"thermometer", [](OilHeatUp& t, double s) {
-             for (double& v : t.oil.value)
-                 v += s * t.uGain * (v - 293.15);
-         }}};
+        scaled("heat capacity of oil", &OilHeatUp::oilKg, &OilHeatUp::uSpecificHeat),
+        shifted("heat of the fryer", &OilHeatUp::potJ_K, &OilHeatUp::uPotJ_K),
+        shifted("heat lost to the room", &OilHeatUp::lossW_K, &OilHeatUp::uLossW_K),
+        gained("thermometer", &OilHeatUp::oil, &OilHeatUp::uGain)};
     if (test.energyJ)
-        out.push_back({"meter", [](OilHeatUp& t, double s) { *t.energyJ *= 1 + s * t.uEnergy; }});
+        out.push_back(scaled("meter", &OilHeatUp::energyJ, &OilHeatUp::uEnergy));
     return out;
 }
 

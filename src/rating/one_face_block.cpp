@@ -92,19 +92,14 @@ Result<Derived> evaluate(const OneFaceBlock& t, std::size_t without) {
 
 std::vector<Influence<OneFaceBlock>> inputs(bool known) {
     std::vector<Influence<OneFaceBlock>> out{
-        {"emissivity of the block",
-         [](OneFaceBlock& t, double s) { t.emissivity += s * t.uEmissivity; }},
-        {"weight, heat and area", [](OneFaceBlock& t, double s) { t.massKg *= 1 + s * t.uHeat; }},
-        {"temperature of the air", [](OneFaceBlock& t, double s) { t.airK += s * t.uAirK; }},
-        {"leak through the insulation",
-         [](OneFaceBlock& t, double s) { t.leakW_m2K += s * t.uLeakW_m2K; }},
-        {"probe's bias", [](OneFaceBlock& t, double s) {
-             for (double& v : t.block.value)
-                 v += s * t.uBiasK;
-         }}};
+        shifted("emissivity of the block", &OneFaceBlock::emissivity, &OneFaceBlock::uEmissivity),
+        scaled("weight, heat and area", &OneFaceBlock::massKg, &OneFaceBlock::uHeat),
+        shifted("temperature of the air", &OneFaceBlock::airK, &OneFaceBlock::uAirK),
+        shifted("leak through the insulation", &OneFaceBlock::leakW_m2K, &OneFaceBlock::uLeakW_m2K),
+        biased("probe's bias", &OneFaceBlock::block, &OneFaceBlock::uBiasK)};
     if (known)
-        out.push_back({"coefficient of the air",
-                       [](OneFaceBlock& t, double s) { t.knownW_m2K *= 1 + s * t.uKnown; }});
+        out.push_back(
+            scaled("coefficient of the air", &OneFaceBlock::knownW_m2K, &OneFaceBlock::uKnown));
     return out;
 }
 

@@ -30,6 +30,38 @@ struct Influence {
     std::function<void(Test&, double sign)> shift;
 };
 
+/// A value moved by its own standard uncertainty, in its unit.
+template <class Test>
+Influence<Test> shifted(std::string name, double Test::*value, double Test::*u) {
+    return {std::move(name), [=](Test& t, double s) { t.*value += s * t.*u; }};
+}
+/// A value moved by a relative standard uncertainty.
+template <class Test>
+Influence<Test> scaled(std::string name, double Test::*value, double Test::*u) {
+    return {std::move(name), [=](Test& t, double s) { t.*value *= 1 + s * t.*u; }};
+}
+/// The same for a value that may be missing; add it only where it is there.
+template <class Test>
+Influence<Test> scaled(std::string name, std::optional<double> Test::*value, double Test::*u) {
+    return {std::move(name), [=](Test& t, double s) { *(t.*value) *= 1 + s * t.*u; }};
+}
+/// All readings of a log off by one bias.
+template <class Test>
+Influence<Test> biased(std::string name, Series Test::*log, double Test::*u) {
+    return {std::move(name), [=](Test& t, double s) {
+                for (double& v : (t.*log).value)
+                    v += s * t.*u;
+            }};
+}
+/// All readings of a log off by a gain about 20 °C.
+template <class Test>
+Influence<Test> gained(std::string name, Series Test::*log, double Test::*u) {
+    return {std::move(name), [=](Test& t, double s) {
+                for (double& v : (t.*log).value)
+                    v += s * t.*u * (v - 293.15);
+            }};
+}
+
 Spread startSpread(const Derived& value);
 /// Delete-one-batch jackknife over evaluations that each leave out one batch of readings: batches,
 /// not single readings, because the residuals of a log hang together.

@@ -9,7 +9,6 @@
 
 namespace dynamet::app {
 namespace {
-constexpr double kTwoSided = 1.96;
 constexpr std::size_t kMostRows = 40;
 } // namespace
 
@@ -141,7 +140,7 @@ void FindPane::showFound(const std::vector<kitchen::FoundSetting>& found,
         QStringList row{text(printFixed(f.probability * 100, 0)) + tr(" %"), text(f.label)};
         for (const auto& shown : f.zones)
             row << text(printTemperature(Temperature::kelvin(shown.kelvin),
-                                         document_.units().temperature(), kTwoSided * shown.u));
+                                         document_.units().temperature(), halfWidthK(shown)));
         row << (f.addedUp ? tr("burners added up, not tested")
                           : QString::fromUtf8(word(f.provenance)));
         rows << row;

@@ -11,10 +11,6 @@
 #include <QVBoxLayout>
 
 namespace dynamet::app {
-namespace {
-constexpr double kTwoSided = 1.96;
-}
-
 HeatPlanePage::HeatPlanePage(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), view_(new HeatPlaneView(document)), words_(new QLabel),
       compared_(new QLabel), table_(new TextTable(tr("Marks of the heat plane"))) {
@@ -78,8 +74,8 @@ void HeatPlanePage::showAppliance(const std::string& id) {
             text(appliance->name),
             text(m.settingLabel) +
                 (appliance->zones.size() > 1 ? tr(", ") + text(m.zone) : QString()),
-            text(printTemperature(Temperature::kelvin(m.kelvin), unit, kTwoSided * m.uKelvin)),
-            text(printPlusMinus(m.coefficient, kTwoSided * m.uLn * m.coefficient, "")),
+            text(printTemperature(Temperature::kelvin(m.kelvin), unit, halfWidthK(m))),
+            text(printPlusMinus(m.coefficient, halfWidthCoefficient(m), "")),
             text(printFixed(m.fluxW_m2 / 1000, 1)),
             QString::fromUtf8(word(m.provenance))};
     }
@@ -96,8 +92,8 @@ QString HeatPlanePage::wordsOf(int index) const {
     return tr("%1, %2: acts like %3 and takes hold with %4; a cold face gets %5 kW/m².")
         .arg(text(appliance->name), text(m.settingLabel),
              text(printTemperature(Temperature::kelvin(m.kelvin), document_.units().temperature(),
-                                   kTwoSided * m.uKelvin)),
-             text(printPlusMinus(m.coefficient, kTwoSided * m.uLn * m.coefficient, "W/m²K")),
+                                   halfWidthK(m))),
+             text(printPlusMinus(m.coefficient, halfWidthCoefficient(m), "W/m²K")),
              text(printFixed(m.fluxW_m2 / 1000, 1)));
 }
 

@@ -123,19 +123,12 @@ void HeatPlaneView::drawMark(QPainter& p, const QRectF& area, int index) const {
     if (!mine)
         colour.setAlpha(110);
     if (m.provenance == kitchen::Provenance::measured && mine) {
-        // One standard deviation in both directions, turned by their correlation: 95 % of a normal
-        // pair.
-        QPainterPath ellipse;
-        for (int i = 0; i <= 48; ++i) {
-            const double a = i * 2 * M_PI / 48, x = 2.45 * std::cos(a), y = 2.45 * std::sin(a);
-            const double k = m.kelvin + m.uKelvin * x;
-            const double h =
-                m.coefficient * std::exp(m.uLn * (m.rho * x + std::sqrt(1 - m.rho * m.rho) * y));
-            i == 0 ? ellipse.moveTo(place(k, h, area)) : ellipse.lineTo(place(k, h, area));
-        }
+        QPolygonF outline;
+        for (const kitchen::PlanePoint& point : kitchen::ellipse95(m))
+            outline << place(point.kelvin, point.coefficient, area);
         p.setPen(QPen(colour, 1));
         p.setBrush(Qt::NoBrush);
-        p.drawPath(ellipse);
+        p.drawPolyline(outline);
     }
     p.setPen(QPen(colour, 2));
     p.setBrush(m.provenance == kitchen::Provenance::measured ? QBrush(colour)

@@ -163,6 +163,7 @@ void RatePage::showAppliance(const std::string& id) {
     title_->setText(text(appliance->name));
     about_->setText(tr("%1 · %2").arg(QString::fromUtf8(kitchen::kindName(appliance->kind)),
                                       site ? text(site->name) : QString()));
+    readLines();
     if (another)
         listWith();
     sheet_->show(id, 0, with());
@@ -177,11 +178,14 @@ void RatePage::showAppliance(const std::string& id) {
     showPage(pages_->currentIndex());
 }
 
+void RatePage::readLines() {
+    lines_ = listTests(document_.book(), applianceId_).value_or(std::vector<book::TestLine>{});
+}
+
 /// A test that was imported and never saved, also one from before a crash, is offered again.
 void RatePage::showDraft() {
     draftId_.clear();
-    const auto lines = listTests(document_.book(), applianceId_);
-    for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
+    for (const auto& line : lines_)
         if (line.draft && draftId_.empty() && !(test_ && test_->id == line.id)) {
             draftId_ = line.id;
             draft_->setText(tr("Unfinished: %1, %2 ago. Go on")
@@ -274,6 +278,7 @@ void RatePage::cellChosen() {
 void RatePage::refresh() {
     if (!findAppliance(document_.kitchen(), applianceId_))
         return;
+    readLines();
     sheet_->show(applianceId_, 0, with());
     beside_->showAppliance(applianceId_);
     listCellTests();
@@ -283,10 +288,9 @@ void RatePage::refresh() {
     // Undo may have taken back what is on the bench.
     if (!test_)
         return;
-    const auto lines = listTests(document_.book(), applianceId_);
     bool there = false;
     saved_ = false;
-    for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
+    for (const auto& line : lines_)
         if (line.id == test_->id) {
             there = true;
             saved_ = !line.draft;
@@ -390,8 +394,7 @@ void RatePage::work(const book::TestRecord& test) {
         attend(Attention::found);
         return;
     }
-    const auto lines = listTests(document_.book(), applianceId_);
-    for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
+    for (const auto& line : lines_)
         saved_ = saved_ || (line.id == test.id && !line.draft);
     addHeightSeries();
     found_->show(*reduction_, saved_);
@@ -443,14 +446,12 @@ void RatePage::showTest(const std::string& testId) {
 }
 
 void RatePage::showNewestTest() {
-    const auto lines = listTests(document_.book(), applianceId_);
-    if (lines && !lines->empty())
-        showTest(lines->front().id);
+    if (!lines_.empty())
+        showTest(lines_.front().id);
 }
 
 void RatePage::showTestOf(const std::string& protocol) {
-    const auto lines = listTests(document_.book(), applianceId_);
-    for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
+    for (const auto& line : lines_)
         if (line.protocol == protocol) {
             showTest(line.id);
             return;

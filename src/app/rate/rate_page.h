@@ -53,6 +53,7 @@ class RatePage : public QWidget {
     void work(const book::TestRecord& test);
     void cellChosen();
     void refresh();
+    void readLines();
     void showDraft();
     void listCellTests();
     void listWith();
@@ -74,6 +75,8 @@ class RatePage : public QWidget {
     QLabel* cell_;
     QPushButton* draft_;
     std::string draftId_;
+    std::vector<book::TestLine>
+        lines_; ///< tests of the appliance, newest first; read when the book changes
     RateSheetView* sheet_;
     SheetBeside* beside_;
     QComboBox* cellTests_; ///< tests of the chosen cell

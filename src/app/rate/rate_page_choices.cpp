@@ -40,8 +40,7 @@ void RatePage::listCellTests() {
     const QSignalBlocker quiet(cellTests_);
     cellTests_->clear();
     const std::string here = setting ? settingText(appliance->controls, *setting) : "";
-    const auto lines = listTests(document_.book(), applianceId_);
-    for (const auto& line : lines.value_or(std::vector<book::TestLine>{}))
+    for (const auto& line : lines_)
         if (line.setting == here && line.zone == sheet_->zone() &&
             line.insertId == with().insertId &&
             (line.vesselId == with().vesselId || with().vesselId.empty()))

@@ -11,8 +11,6 @@
 namespace dynamet::app {
 namespace {
 
-constexpr double kTwoSided = 1.96; // a sheet shows 95 %
-
 void paintPatch(QPainter& p, const QRect& place, const kitchen::Representative& shown) {
     const QColor colour = look::heatColour(shown.kelvin - kZeroCelsiusK);
     if (shown.provenance == kitchen::Provenance::measured) {
@@ -57,7 +55,7 @@ const kitchen::SheetCell& RateSheetModel::cell(const QModelIndex& index) const {
 QString RateSheetModel::cellText(const QModelIndex& index) const {
     const kitchen::Representative& shown = cell(index).shown;
     return text(printTemperature(Temperature::kelvin(shown.kelvin), document_.units().temperature(),
-                                 kTwoSided * shown.u));
+                                 halfWidthK(shown)));
 }
 
 QString RateSheetModel::restsOn(const QModelIndex& index) const {

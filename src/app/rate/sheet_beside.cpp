@@ -7,13 +7,8 @@
 #include <QLabel>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
-#include <set>
 
 namespace dynamet::app {
-namespace {
-constexpr std::int64_t kDayMs = 86400000;
-}
-
 SheetBeside::SheetBeside(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), choice_(new QComboBox), title_(new QLabel),
       sheet_(new RateSheetView(document)) {
@@ -36,18 +31,14 @@ void SheetBeside::showAppliance(const std::string& id) {
     const QSignalBlocker quiet(choice_);
     choice_->clear();
     choice_->addItem(tr("Beside…"));
-    std::set<std::int64_t> days;
-    const auto rated = document_.kitchen().rated.find(id);
-    if (rated != document_.kitchen().rated.end())
-        for (const kitchen::RatedNumber& r : rated->second)
-            days.insert(r.measuredMs / kDayMs);
+    auto days = kitchen::ratedDays(document_.kitchen(), id);
     if (!days.empty())
-        days.erase(std::prev(days.end())); // the newest is what the first sheet shows
-    for (const std::int64_t day : days)
+        days.pop_back(); // the newest is what the first sheet shows
+    for (const std::int64_t end : days)
         choice_->addItem(tr("As on %1")
-                             .arg(QDateTime::fromMSecsSinceEpoch(day * kDayMs, Qt::UTC)
+                             .arg(QDateTime::fromMSecsSinceEpoch(end, Qt::UTC)
                                       .toString(QStringLiteral("yyyy-MM-dd"))),
-                         QVariant::fromValue<qint64>((day + 1) * kDayMs - 1));
+                         QVariant::fromValue<qint64>(end));
     for (const kitchen::Appliance& other : document_.kitchen().appliances)
         if (other.id != id)
             choice_->addItem(text(other.name), text(other.id));

@@ -91,17 +91,16 @@ void ThermometersPane::showAll() {
             continue;
         ids_.push_back(i.id);
         const auto now = calibrationAt(i, document_.now().utcMs);
-        const double u = readingUncertainty(i, document_.now().utcMs);
-        rows << QStringList{text(i.name),
-                            i.kind == kitchen::InstrumentKind::infrared ? tr("infrared")
-                                                                        : tr("probe"),
-                            point(i.highLimit),
-                            point(i.damageLimit),
-                            now ? tr("since %1")
-                                      .arg(QDateTime::fromMSecsSinceEpoch(now->validFromMs, Qt::UTC)
-                                               .toString(QStringLiteral("yyyy-MM-dd")))
-                                : tr("never"),
-                            text(printDifference(KelvinDelta(2 * u), unit))};
+        rows << QStringList{
+            text(i.name),
+            i.kind == kitchen::InstrumentKind::infrared ? tr("infrared") : tr("probe"),
+            point(i.highLimit),
+            point(i.damageLimit),
+            now ? tr("since %1")
+                      .arg(QDateTime::fromMSecsSinceEpoch(now->validFromMs, Qt::UTC)
+                               .toString(QStringLiteral("yyyy-MM-dd")))
+                : tr("never"),
+            text(printDifference(KelvinDelta(readingHalfWidth(i, document_.now().utcMs)), unit))};
     }
     table_->show({tr("Thermometer"), tr("Kind"), tr("Upper limit"), tr("Ruined above"),
                   tr("Calibrated"), tr("Good to ±")},
