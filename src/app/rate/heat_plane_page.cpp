@@ -3,7 +3,9 @@
 
 #include "app/rate/heat_plane_page.h"
 
-#include <QFileDialog>
+#include "app/widgets/save_path_dialog.h"
+
+#include <QDir>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QPushButton>
@@ -48,13 +50,14 @@ HeatPlanePage::HeatPlanePage(Document& document, QWidget* parent)
             view_->choose(row);
     });
     connect(save, &QPushButton::clicked, this, [this] {
-        const QString path = QFileDialog::getSaveFileName(
-            this, tr("Picture of the heat plane"), QStringLiteral("heat-plane.svg"),
-            tr("SVG (*.svg)"), nullptr, QFileDialog::DontUseNativeDialog);
-        if (!path.isEmpty())
-            document_.say(exportSvg(path)
-                              ? tr("Written: %1").arg(path)
-                              : tr("%1 could not be written; nothing was changed.").arg(path));
+        SavePathDialog dialog(tr("Picture of the heat plane"), tr("File of the picture"),
+                              QDir::home().filePath(QStringLiteral("heat-plane.svg")),
+                              tr("SVG (*.svg)"), this);
+        if (dialog.exec() != QDialog::Accepted || dialog.path().isEmpty())
+            return;
+        document_.say(exportSvg(dialog.path())
+                          ? tr("Written: %1").arg(dialog.path())
+                          : tr("%1 could not be written; nothing was changed.").arg(dialog.path()));
     });
 }
 
