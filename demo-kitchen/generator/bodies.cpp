@@ -53,16 +53,11 @@ CavityRun preheat(const Cavity& cavity, double dialC, double seconds, double eve
                   const Sensor& sensor, std::uint64_t seed) {
     CavityRun out;
     Running run(cavity, dialC);
-    Reader reader(sensor, cavity.roomC, seed);
-    double next = 0;
+    Recorder recorder(out.air, everyS, sensor, cavity.roomC, seed);
     for (double t = 0; t <= seconds; t += kTick) {
-        if (t >= next) {
-            out.air.seconds.push_back(next);
-            out.air.celsius.push_back(reader.read());
-            next += everyS;
-        }
+        recorder.look(t);
         run.tick(kTick);
-        reader.follow(run.air, kTick);
+        recorder.follow(run.air, kTick);
     }
     out.trueMeanC = longMean(cavity, dialC);
     return out;
@@ -73,24 +68,19 @@ BlockRun blockInCavity(const Cavity& cavity, double dialC, const Block& block, d
                        std::uint64_t seed) {
     BlockRun out;
     Running run(cavity, dialC);
-    Reader airReader(airSensor, cavity.roomC, seed * 2 + 1);
+    Recorder airRecorder(out.air, everyS, airSensor, cavity.roomC, seed * 2 + 1);
     for (double t = 0; t < 2 * 3600; t += kTick) {
         run.tick(kTick);
-        airReader.follow(run.air, kTick);
+        airRecorder.follow(run.air, kTick);
     }
     run.air -= 15; // the door was open for a moment
-    Reader blockReader(blockSensor, cavity.roomC, seed * 2);
-    double skin = cavity.roomC, heart = cavity.roomC, next = 0;
+    Recorder blockRecorder(out.block, everyS, blockSensor, cavity.roomC, seed * 2);
+    double skin = cavity.roomC, heart = cavity.roomC;
     for (double t = 0; t <= seconds; t += kTick) {
-        if (t >= next) {
-            out.block.seconds.push_back(next);
-            out.block.celsius.push_back(blockReader.read());
-            out.air.seconds.push_back(next);
-            out.air.celsius.push_back(airReader.read());
-            next += everyS;
-        }
+        blockRecorder.look(t);
+        airRecorder.look(t);
         run.tick(kTick);
-        airReader.follow(run.air, kTick);
+        airRecorder.follow(run.air, kTick);
         const double walls = run.air + block.wallsAboveAirC + 273.15;
         for (int part = 0; part < 8; ++part) { // finer, so that Euler's steps do not speed it up
             const double k = skin + 273.15, dt = kTick / 8;
@@ -102,7 +92,7 @@ BlockRun blockInCavity(const Cavity& cavity, double dialC, const Block& block, d
             skin += dt * (in - across) / half;
             heart += dt * across / half;
         }
-        blockReader.follow(heart, kTick);
+        blockRecorder.follow(heart, kTick);
     }
     // Where it would stay in the mean air, by bisection on its own heat balance.
     const double air = longMean(cavity, dialC), walls = air + block.wallsAboveAirC + 273.15;
@@ -124,14 +114,10 @@ BlockRun blockInCavity(const Cavity& cavity, double dialC, const Block& block, d
 PotRun heatPot(const Pot& pot, double untilC, double everyS, const Sensor& sensor,
                std::uint64_t seed) {
     PotRun out;
-    Reader reader(sensor, pot.startC, seed);
-    double metal = pot.startC, water = pot.startC, next = 0, mass = pot.waterKg;
+    Recorder recorder(out.water, everyS, sensor, pot.startC, seed);
+    double metal = pot.startC, water = pot.startC, mass = pot.waterKg;
     for (double t = 0; water < untilC && t < 4 * 3600; t += kTick) {
-        if (t >= next) {
-            out.water.seconds.push_back(next);
-            out.water.celsius.push_back(reader.read());
-            next += everyS;
-        }
+        recorder.look(t);
         const double power = pot.netW * (1 - std::exp(-t / pot.riseS));
         // Water's own heat: a parabola through handbook values (4205 at 10, 4178 at 35, 4216 at 100
         // °C).
@@ -145,7 +131,7 @@ PotRun heatPot(const Pot& pot, double untilC, double everyS, const Sensor& senso
             kTick * (across - pot.toRoomW_K * (water - pot.roomC) - steam * 2.33e6) / (mass * c);
         mass -= kTick * steam;
         out.evaporatedKg += kTick * steam;
-        reader.follow(water, kTick);
+        recorder.follow(water, kTick);
     }
     out.trueNetW = pot.netW;
     return out;

@@ -16,21 +16,17 @@ double fourth(double c) {
 FaceRun face(const Face& f, double untilC, double seconds, const Sensor& sensor,
              std::uint64_t seed) {
     FaceRun out;
-    Reader reader(sensor, f.roomC, seed);
-    double skin = f.roomC, heart = f.roomC, next = 0;
+    Recorder recorder(out.block, 1, sensor, f.roomC, seed);
+    double skin = f.roomC, heart = f.roomC;
     constexpr double kDt = 0.05;
     for (double t = 0; t <= seconds && heart < untilC; t += kDt) {
-        if (t >= next) {
-            out.block.seconds.push_back(next);
-            out.block.celsius.push_back(reader.read());
-            next += 1;
-        }
+        recorder.look(t);
         const double in = f.emissivity * f.fallsInW_m2 - f.emissivity * fourth(skin) +
                           (f.airW_m2K + f.leakW_m2K) * (f.airC - skin);
         const double across = 19000 * (skin - heart), half = f.kg / f.areaM2 / 2;
         skin += kDt * (in - across) / (half * (f.cJ_kgK + f.cSlope * (skin - 20)));
         heart += kDt * across / (half * (f.cJ_kgK + f.cSlope * (heart - 20)));
-        reader.follow((skin + heart) / 2, kDt);
+        recorder.follow((skin + heart) / 2, kDt);
     }
     out.trueColdW_m2 =
         f.emissivity * f.fallsInW_m2 - f.emissivity * fourth(40) + f.airW_m2K * (f.airC - 40);
@@ -50,16 +46,12 @@ double probeShows(double airC, double radiantC, const RoundProbe& p) {
 FireRun burn(const Fire& f, double seconds, double everyS, const Sensor& sensor,
              std::uint64_t seed) {
     FireRun out;
-    Reader reader(sensor, f.roomC, seed);
-    double fuel = f.fuelKg, air = f.roomC, skin = f.roomC, deep = f.roomC, next = 0;
+    Recorder recorder(out.air, everyS, sensor, f.roomC, seed);
+    double fuel = f.fuelKg, air = f.roomC, skin = f.roomC, deep = f.roomC;
     constexpr double kDt = 1;
     for (double t = 0; t <= seconds; t += kDt) {
-        if (t >= next) {
-            out.air.seconds.push_back(next);
-            out.air.celsius.push_back(reader.read());
+        if (recorder.look(t))
             out.trueC.push_back(air);
-            next += everyS;
-        }
         const double burning = fuel / f.burnS * (1 - std::exp(-t / f.catchS));
         fuel -= kDt * burning;
         const double toSkin = f.airToSkinW_K * (air - skin),
@@ -69,7 +61,7 @@ FireRun burn(const Fire& f, double seconds, double everyS, const Sensor& sensor,
                f.airJ_K;
         skin += kDt * (toSkin - toDeep) / f.skinJ_K;
         deep += kDt * (toDeep - f.deepToRoomW_K * (deep - f.roomC)) / f.deepJ_K;
-        reader.follow(air, kDt);
+        recorder.follow(air, kDt);
     }
     return out;
 }

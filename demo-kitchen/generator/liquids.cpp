@@ -26,20 +26,16 @@ double heatOf(const Vat& v, double c) {
 VatRun heatVat(const Vat& v, double heaterOffS, double untilC, double seconds, double everyS,
                const Sensor& sensor, std::uint64_t seed) {
     VatRun out;
-    Reader reader(sensor, v.startC, seed);
-    double body = v.startC, liquid = v.startC, next = 0;
+    Recorder recorder(out.liquid, everyS, sensor, v.startC, seed);
+    double body = v.startC, liquid = v.startC;
     constexpr double kDt = 0.5;
     for (double t = 0; t <= seconds && liquid < untilC; t += kDt) {
-        if (t >= next) {
-            out.liquid.seconds.push_back(next);
-            out.liquid.celsius.push_back(reader.read());
-            next += everyS;
-        }
+        recorder.look(t);
         const double across = v.bodyToLiquidW_K * (body - liquid);
         body += kDt * ((t < heaterOffS ? v.heaterW : 0) - across) / v.bodyJ_K;
         liquid +=
             kDt * (across - v.toRoomW_K * (liquid - v.roomC)) / (v.liquidKg * heatOf(v, liquid));
-        reader.follow(liquid, kDt);
+        recorder.follow(liquid, kDt);
     }
     return out;
 }

@@ -50,20 +50,16 @@ double band(double c) {
 PlateRun heatAndCool(const Plate& p, double heatS, double coolS, const Sensor& sensor,
                      std::uint64_t seed) {
     PlateRun out;
-    Reader reader(sensor, p.roomC, seed);
-    double under = p.roomC, top = p.roomC, next = 0;
+    Recorder recorder(out.plate, 2, sensor, p.roomC, seed);
+    double under = p.roomC, top = p.roomC;
     for (double t = 0; t <= heatS + coolS; t += kTick) {
-        if (t >= next) {
-            out.plate.seconds.push_back(next);
-            out.plate.celsius.push_back(reader.read());
-            next += 2;
-        }
+        recorder.look(t);
         const double warming = 1 - std::exp(-t / 8);
         const double across = kBetweenLayers * (under - top);
         under +=
             kTick * ((t < heatS ? p.burnerW_m2 * warming : 0) - across) / (p.capacityJ_m2K / 2);
         top += kTick * (across - lossW_m2(p, top)) / (p.capacityJ_m2K / 2);
-        reader.follow(top, kTick);
+        recorder.follow(top, kTick);
     }
     out.trueLossW_m2K = lossW_m2(p, 230) / (230 - p.roomC);
     return out;
@@ -75,24 +71,19 @@ DipRun dip(const Plate& given, double startC, const Load& load, double seconds,
     p.burnerW_m2 = lossW_m2(p, startC);
     DipRun out;
     out.trueLossW_m2K = p.burnerW_m2 / (startC - p.roomC);
-    Reader plateReader(plateSensor, startC, seed * 2),
-        loadReader(loadSensor, p.roomC, seed * 2 + 1);
-    double plate = startC, next = 0;
+    Recorder plateRecorder(out.plate, 1, plateSensor, startC, seed * 2);
+    Recorder loadRecorder(out.load, 1, loadSensor, p.roomC, seed * 2 + 1);
+    double plate = startC;
     Halves halves{&load, p.roomC, p.roomC};
     for (double t = 0; t <= 120 + seconds; t += kTick) {
-        if (t >= next) {
-            out.plate.seconds.push_back(next);
-            out.plate.celsius.push_back(plateReader.read());
-            out.load.seconds.push_back(next);
-            out.load.celsius.push_back(loadReader.read());
-            next += 1;
-        }
+        plateRecorder.look(t);
+        loadRecorder.look(t);
         const double q = t < 120 ? 0 : load.contactW_m2K * (plate - halves.low);
         plate += kTick * (p.burnerW_m2 - lossW_m2(p, plate) - q) / p.capacityJ_m2K;
         if (t >= 120)
             halves.tick(q, p.roomC, kTick);
-        plateReader.follow(plate, kTick);
-        loadReader.follow((halves.low + halves.high) / 2, kTick);
+        plateRecorder.follow(plate, kTick);
+        loadRecorder.follow((halves.low + halves.high) / 2, kTick);
     }
     return out;
 }
@@ -107,18 +98,14 @@ DipRun dipOnStone(double effusivity, double startC, const Load& load, double sec
         t.push_back(startC);
     }
     DipRun out;
-    Reader plateReader(plateSensor, startC, seed * 2), loadReader(loadSensor, 22, seed * 2 + 1);
+    Recorder plateRecorder(out.plate, 1, plateSensor, startC, seed * 2);
+    Recorder loadRecorder(out.load, 1, loadSensor, 22, seed * 2 + 1);
     Halves halves{&load, 22, 22};
     const double dt = 0.05;
-    double next = 0, surface = startC;
+    double surface = startC;
     for (double at = 0; at <= 120 + seconds; at += dt) {
-        if (at >= next) {
-            out.plate.seconds.push_back(next);
-            out.plate.celsius.push_back(plateReader.read());
-            out.load.seconds.push_back(next);
-            out.load.celsius.push_back(loadReader.read());
-            next += 1;
-        }
+        plateRecorder.look(at);
+        loadRecorder.look(at);
         const double toFirst = k / (thick[0] / 2);
         surface = at < 120 ? t[0]
                            : (toFirst * t[0] + load.contactW_m2K * halves.low) /
@@ -132,8 +119,8 @@ DipRun dipOnStone(double effusivity, double startC, const Load& load, double sec
             t[i] += dt * (flow[i + 1] - flow[i]) / (rhoC * thick[i]);
         if (at >= 120)
             halves.tick(q, 22, dt);
-        plateReader.follow(surface, dt);
-        loadReader.follow((halves.low + halves.high) / 2, dt);
+        plateRecorder.follow(surface, dt);
+        loadRecorder.follow((halves.low + halves.high) / 2, dt);
     }
     return out;
 }

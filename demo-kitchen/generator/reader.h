@@ -31,4 +31,26 @@ class Reader {
     std::normal_distribution<double> normal_;
 };
 
+/// A sensor whose readings go into a log at even times.
+class Recorder {
+  public:
+    Recorder(Log& log, double everyS, const Sensor& sensor, double startC, std::uint64_t seed)
+        : log_(log), everyS_(everyS), reader_(sensor, startC, seed) {}
+    /// Takes a reading when one is due at `t`; says whether it did.
+    bool look(double t) {
+        if (t < next_)
+            return false;
+        log_.seconds.push_back(next_);
+        log_.celsius.push_back(reader_.read());
+        next_ += everyS_;
+        return true;
+    }
+    void follow(double celsius, double dt) { reader_.follow(celsius, dt); }
+
+  private:
+    Log& log_;
+    double everyS_, next_ = 0;
+    Reader reader_;
+};
+
 } // namespace generator

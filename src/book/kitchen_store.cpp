@@ -321,6 +321,14 @@ Result<bool> addCalibration(Book& book, const std::string& instrumentId,
     });
 }
 
+Result<bool> withdrawAppliance(Book& book, const std::string& id, std::optional<When> when) {
+    return setWithdrawn(book, "appliance", id, when);
+}
+
+Result<bool> withdrawInstrument(Book& book, const std::string& id, std::optional<When> when) {
+    return setWithdrawn(book, "instrument", id, when);
+}
+
 Result<bool> withdrawCalibration(Book& book, const std::string& id, std::optional<When> when) {
     return setWithdrawn(book, "calibration", id, when);
 }

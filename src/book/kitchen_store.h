@@ -18,6 +18,9 @@ Result<bool> addAppliance(Book& book, const kitchen::Appliance& appliance, const
 /// A calibration that holds from its date on; older tests are not touched by it.
 Result<bool> addCalibration(Book& book, const std::string& instrumentId,
                             const kitchen::Calibration& calibration);
+/// Undo and redo of adding: set or clear withdrawn_at.
+Result<bool> withdrawAppliance(Book& book, const std::string& id, std::optional<When> when);
+Result<bool> withdrawInstrument(Book& book, const std::string& id, std::optional<When> when);
 Result<bool> withdrawCalibration(Book& book, const std::string& id, std::optional<When> when);
 
 /// Everything that is not withdrawn, with the rated numbers of every appliance, oldest first.

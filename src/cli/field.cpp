@@ -10,11 +10,14 @@
 #include <nlohmann/json.hpp>
 
 namespace dynamet::cli {
+
+Result<kitchen::Kitchen> kitchenOf(const std::string& bookPath) {
+    auto book = book::Book::open(bookPath);
+    return book ? loadKitchen(*book) : tl::unexpected(book.error());
+}
+
 Result<Answer> field(const FieldOptions& options) {
-    auto book = book::Book::open(options.book);
-    if (!book)
-        return tl::unexpected(book.error());
-    const auto kitchen = loadKitchen(*book);
+    const auto kitchen = kitchenOf(options.book);
     if (!kitchen)
         return tl::unexpected(kitchen.error());
     const auto appliance = applianceNamed(*kitchen, options.appliance);

@@ -1,7 +1,6 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "book/kitchen_store.h"
 #include "cli/verb.h"
 #include "kitchen/find_setting.h"
 #include "quantity/print.h"
@@ -53,10 +52,7 @@ Result<Answer> find(const FindOptions& options) {
     const auto wanted = wishes(options);
     if (!wanted)
         return tl::unexpected(wanted.error());
-    auto book = book::Book::open(options.book);
-    if (!book)
-        return tl::unexpected(book.error());
-    const auto kitchen = loadKitchen(*book);
+    const auto kitchen = kitchenOf(options.book);
     if (!kitchen)
         return tl::unexpected(kitchen.error());
     const auto appliance = applianceNamed(*kitchen, options.appliance);

@@ -45,10 +45,11 @@ Result<bool> addValues(const RateOptions& options, rating::TestInput& test) {
 /// Columns by --column NAME=ROLE; else the protocol's roles in the order of the columns.
 Result<bool> addChannels(const RateOptions& options, const formats::ParsedLog& log,
                          rating::TestInput& test) {
-    const auto roles = rating::rolesOf(options.protocol);
+    const rating::Protocol& protocol = *rating::findProtocol(options.protocol);
+    const auto& roles = protocol.roles;
     if (options.columns.empty()) {
         for (std::size_t i = 0; i < std::min(roles.size(), log.channels.size()); ++i)
-            if (i == 0 || options.protocol != "preheat")
+            if (i == 0 || !protocol.firstColumnOnly)
                 test.channels[roles[i]] = formats::kelvinSeries(log, i);
         return true;
     }

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "kitchen/kitchen.h"
 #include "quantity/result.h"
 
 #include <string>
@@ -36,6 +37,9 @@ struct NewBookOptions {
     std::string path, site = "Kitchen";
     double altitude = 0;
 };
+
+/// The kitchen of a book, which is only read.
+Result<kitchen::Kitchen> kitchenOf(const std::string& bookPath);
 
 // One verb each; docs/formats.md says what they take and give.
 Result<Answer> simulate(const std::string& path);

@@ -32,6 +32,7 @@ Protocol readProtocol(const json& row) {
     p.workedOut = page.paragraph("How it is worked out");
     p.fromLog = row.at("from_log").get<bool>();
     p.needsAltitude = row.value("altitude", false);
+    p.firstColumnOnly = row.value("first_column_only", false);
     p.roles = row.at("roles").get<std::vector<std::string>>();
     if (row.contains("keyed"))
         for (const json& k : row.at("keyed"))

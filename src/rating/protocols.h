@@ -46,6 +46,7 @@ struct Protocol {
     bool fromLog = true;            ///< false: readings are keyed in
     bool needsAltitude = false;     ///< the site's altitude goes in with the values
     std::vector<std::string> roles; ///< of a log's columns, the leading one first
+    bool firstColumnOnly = false;   ///< further roles are alternatives: never given unasked
     std::vector<KeyedRole> keyed;
     std::vector<NeededValue> values;
 };

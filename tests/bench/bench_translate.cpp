@@ -34,12 +34,21 @@ void reference(benchmark::State& state) {
         benchmark::DoNotOptimize(translate::prepare(request()).has_value());
 }
 
+/// The nine appliances that the kitchen began with, or all twenty (second argument 0).
+translate::Request requestFor(std::size_t appliances) {
+    translate::Request r = request();
+    if (appliances > 0)
+        r.kitchen.appliances.resize(appliances);
+    return r;
+}
+
 void allRows(benchmark::State& state) {
     const auto threads = static_cast<std::size_t>(state.range(0));
+    const translate::Request asked = requestFor(static_cast<std::size_t>(state.range(1)));
     std::atomic<long> solves = 0;
     std::size_t rows = 0;
     for (auto _ : state) {
-        const auto prepared = *translate::prepare(request());
+        const auto prepared = *translate::prepare(asked);
         rows = prepared.targets.size();
         solves = 0;
         std::atomic<std::size_t> next = 0;
@@ -111,9 +120,10 @@ BENCHMARK(firstRow)
     ->UseRealTime();
 BENCHMARK(whatIf)->Name("translate/window_of_one_row")->Unit(benchmark::kMillisecond);
 BENCHMARK(allRows)
-    ->Name("translate/all_rows_threads")
-    ->Arg(1)
-    ->Arg(2)
+    ->Name("translate/all_rows_threads_appliances")
+    ->Args({1, 9})
+    ->Args({2, 9})
+    ->Args({2, 0})
     ->Unit(benchmark::kMillisecond)
     ->UseRealTime();
 

@@ -68,6 +68,9 @@ expect 0 "boils water with" "$cli" rate boil-off --with start_kg=2.4 --with end_
 expect 0 per_under_K "$cli" rate coal-count --key "under=8 6 12" --key "lid=16 12 10" --key "inside=148 112 141" --json
 expect 0 "The surface is at" "$cli" rate surface-map --key "spot=201 205 C" --key "spot=208 199" --with emissivity=0.9
 expect 1 "paint or tape" "$cli" rate surface-map --key "spot=201 205 208" --with emissivity=0.3
+awk 'BEGIN{print "time_s,air C,floor C"; for(t=0;t<9000;t+=20) printf "%d,%.1f,%.1f\n",t,20+400*exp(-t/3000)*(1-exp(-t/300)),20+(120*exp(-t/1500)+90*exp(-t/9000))*(1-exp(-t/300))+0.4*sin(t)}' > "$work/fire.csv"
+expect 0 "falls through 200" "$cli" rate burn-down --log "$work/fire.csv" --with target_C=200
+expect 0 "falls through 120" "$cli" rate burn-down --log "$work/fire.csv" --column "floor C=floor" --with target_C=120 --with band_K=10
 expect 2 "needs a log" "$cli" rate block
 expect 2 "" "$cli" dance
 [[ $failures -eq 0 ]] && echo "every call answered as documented"

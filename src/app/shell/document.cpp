@@ -61,12 +61,16 @@ void Document::setUnits(const Units& units) {
     emit unitsChanged();
 }
 
+void Document::pushAdded(const QString& words, Withdraw withdraw, const std::string& id) {
+    undo_.push(new WithdrawCommand(*this, words, [withdraw, id](book::Book& book, auto when) {
+        return withdraw(book, id, when);
+    }));
+}
+
 Result<bool> Document::importTest(const book::TestRecord& test) {
     if (const auto done = addTest(*book_, test, now()); !done)
         return done;
-    undo_.push(new WithdrawCommand(
-        *this, tr("import of a test"),
-        [id = test.id](book::Book& book, auto when) { return withdrawTest(book, id, when); }));
+    pushAdded(tr("import of a test"), book::withdrawTest, test.id);
     reload();
     return true;
 }
@@ -76,31 +80,16 @@ Result<bool> Document::saveRating(const book::TestRecord& test,
     const auto id = saveReduction(*book_, test.id, reduction, test.values, "", now());
     if (!id)
         return tl::unexpected(id.error());
-    undo_.push(new WithdrawCommand(
-        *this, tr("saving of a rating"),
-        [id = *id](book::Book& book, auto when) { return withdrawReduction(book, id, when); }));
+    pushAdded(tr("saving of a rating"), book::withdrawReduction, *id);
     reload();
     return true;
 }
-
-namespace {
-
-/// Undo and redo of a row that was added to a table.
-WithdrawCommand* added(Document& document, const QString& words, const char* table,
-                       const std::string& id) {
-    return new WithdrawCommand(document, words, [table, id](book::Book& book, auto when) {
-        return setWithdrawn(book, table, id, when);
-    });
-}
-
-} // namespace
 
 Result<bool> Document::addAppliance(const kitchen::Appliance& appliance) {
     const auto done = book::addAppliance(*book_, appliance, now());
     if (!done)
         return done;
-    undo_.push(
-        added(*this, tr("adding of %1").arg(text(appliance.name)), "appliance", appliance.id));
+    pushAdded(tr("adding of %1").arg(text(appliance.name)), book::withdrawAppliance, appliance.id);
     reload();
     return done;
 }
@@ -109,8 +98,8 @@ Result<bool> Document::addInstrument(const kitchen::Instrument& instrument) {
     const auto done = book::addInstrument(*book_, instrument, now());
     if (!done)
         return done;
-    undo_.push(
-        added(*this, tr("adding of %1").arg(text(instrument.name)), "instrument", instrument.id));
+    pushAdded(tr("adding of %1").arg(text(instrument.name)), book::withdrawInstrument,
+              instrument.id);
     reload();
     return done;
 }
@@ -122,7 +111,7 @@ Result<bool> Document::calibrate(const std::string& instrumentId, const rating::
     const auto done = book::addCalibration(*book_, instrumentId, *calibration);
     if (!done)
         return done;
-    undo_.push(added(*this, tr("calibration"), "calibration", calibration->id));
+    pushAdded(tr("calibration"), book::withdrawCalibration, calibration->id);
     reload();
     return done;
 }
@@ -143,9 +132,7 @@ Result<bool> Document::keepTranslation(const std::string& recipeId, const std::s
     const auto id = saveTranslation(*book_, recipeId, snapshot, seed, now());
     if (!id)
         return tl::unexpected(id.error());
-    undo_.push(new WithdrawCommand(
-        *this, tr("keeping of a translation"),
-        [id = *id](book::Book& book, auto when) { return withdrawTranslation(book, id, when); }));
+    pushAdded(tr("keeping of a translation"), book::withdrawTranslation, *id);
     return true;
 }
 

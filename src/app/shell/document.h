@@ -57,6 +57,9 @@ class Document : public QObject {
     void noticed(const QString& notice);
 
   private:
+    using Withdraw = Result<bool> (*)(book::Book&, const std::string&, std::optional<book::When>);
+    /// Something was added to the book: its undo hides it, its redo shows it again.
+    void pushAdded(const QString& words, Withdraw withdraw, const std::string& id);
     Clock clock_;
     std::optional<book::Book> book_;
     kitchen::Kitchen kitchen_;

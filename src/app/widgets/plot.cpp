@@ -4,7 +4,6 @@
 #include "app/widgets/plot.h"
 
 #include "app/look/palette.h"
-#include "trace/pyramid.h"
 
 namespace dynamet::app {
 
@@ -31,26 +30,44 @@ void Plot::dress(QCPAxisRect& rect) {
     }
 }
 
-/// A little more than the widget has, so that a wider window shows no steps.
-std::size_t Plot::pixelsAcross() const {
-    return static_cast<std::size_t>(std::max(400, width()));
-}
-
 QCPGraph* Plot::addLine(QCPAxisRect* rect, const Series& kelvins, const QColor& colour, Units units,
                         Qt::PenStyle style, bool difference) {
-    QCPGraph* graph = addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
+    QCPAxis* minutes = rect->axis(QCPAxis::atBottom);
+    QCPGraph* graph = addGraph(minutes, rect->axis(QCPAxis::atLeft));
+    graph->setPen(QPen(colour, 1, style));
+    std::erase_if(traces_, [](const Trace& trace) { return !trace.graph; });
+    traces_.push_back({graph, buildPyramid(kelvins), units, difference});
+    if (!kelvins.empty()) // all of it first, so that the axes can be fitted to it
+        fill(traces_.back(), kelvins.timeS.front(), kelvins.timeS.back());
+    connect(minutes, qOverload<const QCPRange&>(&QCPAxis::rangeChanged), this, &Plot::fillVisible,
+            Qt::UniqueConnection);
+    return graph;
+}
+
+void Plot::fill(const Trace& trace, double fromS, double toS) const {
+    const auto unit = trace.units.temperature();
+    const auto pixels = static_cast<std::size_t>(std::max(1, width()));
+    const Series drawn = drawnPoints(trace.pyramid, fromS, toS, pixels);
     QVector<double> x, y;
-    const Series drawn = kelvins.empty() ? kelvins
-                                         : drawnPoints(buildPyramid(kelvins), kelvins.timeS.front(),
-                                                       kelvins.timeS.back() + 1, pixelsAcross());
     for (std::size_t i = 0; i < drawn.size(); ++i) {
         x << drawn.timeS[i] / 60;
-        y << (difference ? degreesOf(KelvinDelta(drawn.value[i]), units.temperature())
-                         : numberIn(Temperature::kelvin(drawn.value[i]), units.temperature()));
+        y << (trace.difference ? degreesOf(KelvinDelta(drawn.value[i]), unit)
+                               : numberIn(Temperature::kelvin(drawn.value[i]), unit));
     }
-    graph->setData(x, y, true);
-    graph->setPen(QPen(colour, 1, style));
-    return graph;
+    trace.graph->setData(x, y, true);
+}
+
+void Plot::fillVisible() {
+    for (const Trace& trace : traces_)
+        if (trace.graph) {
+            const QCPRange view = trace.graph->keyAxis()->range();
+            fill(trace, view.lower * 60, view.upper * 60);
+        }
+}
+
+void Plot::resizeEvent(QResizeEvent* event) {
+    QCustomPlot::resizeEvent(event);
+    fillVisible();
 }
 
 } // namespace dynamet::app

@@ -4,9 +4,10 @@
 #pragma once
 
 #include "app/shell/units.h"
-#include "trace/series.h"
+#include "trace/pyramid.h"
 
 #include <QColor>
+#include <QPointer>
 #include <qcustomplot.h>
 
 namespace dynamet::app {
@@ -17,12 +18,25 @@ class Plot : public QCustomPlot {
   public:
     explicit Plot(QWidget* parent = nullptr);
     static void dress(QCPAxisRect& rect);
-    /// A line in the chosen unit over minutes.
+    /// A line in the chosen unit over minutes: at most two points a pixel of what is in view, both
+    /// extremes kept, and drawn anew from the trace's pyramid when the view or the size changes.
     QCPGraph* addLine(QCPAxisRect* rect, const Series& kelvins, const QColor& colour, Units units,
                       Qt::PenStyle style = Qt::SolidLine, bool difference = false);
 
+  protected:
+    void resizeEvent(QResizeEvent* event) override;
+
   private:
-    std::size_t pixelsAcross() const;
+    struct Trace {
+        QPointer<QCPGraph> graph; ///< gone when the plot was cleared
+        Pyramid pyramid;
+        Units units;
+        bool difference;
+    };
+    /// Gives a graph what of its trace can be seen between two times, s.
+    void fill(const Trace& trace, double fromS, double toS) const;
+    void fillVisible();
+    std::vector<Trace> traces_;
 };
 
 } // namespace dynamet::app
