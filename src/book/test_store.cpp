@@ -200,6 +200,11 @@ rating::TestInput inputOf(const TestRecord& test,
         }
     if (common && calibrationAt(*common, test.started.utcMs) && takesProbeBias(test.protocol))
         out.values.emplace("u_bias_K", readingUncertainty(*common, test.started.utcMs));
+    if (common && common->kind == kitchen::InstrumentKind::infrared &&
+        test.protocol == "surface-map") {
+        out.values.emplace("band_low_um", common->bandLowUm);
+        out.values.emplace("band_high_um", common->bandHighUm);
+    }
     return out;
 }
 

@@ -13,7 +13,7 @@ namespace dynamet::kitchen {
 namespace {
 
 constexpr std::array<const char*, 4> kFaces{"all", "top", "bottom", "side"};
-constexpr std::array<const char*, 16> kTerms{"air_K",
+constexpr std::array<const char*, 17> kTerms{"air_K",
                                              "h_air_W_m2K",
                                              "vapour_Pa",
                                              "radiant_K",
@@ -28,7 +28,8 @@ constexpr std::array<const char*, 16> kTerms{"air_K",
                                              "plate_set_K",
                                              "liquid_K",
                                              "h_liquid_W_m2K",
-                                             "power_W"};
+                                             "power_W",
+                                             "loss_W_K"};
 
 } // namespace
 

@@ -18,7 +18,8 @@ const char* word(Provenance provenance);
 enum class Face { all, top, bottom, side };
 
 /// What a face sees. Temperatures K, coefficients W/m²K, fluxes W/m², pressures Pa, heat capacity
-/// J/m²K; view = view factor × emissivity of the food; power W (hobs: becomes a plate flux).
+/// J/m²K; view = view factor × emissivity of the food; power W (hobs: becomes a plate flux), loss
+/// W/K. Words are kept in books: only ever append.
 enum class Term {
     air,
     hAir,
@@ -35,7 +36,8 @@ enum class Term {
     plateSet,
     liquid,
     hLiquid,
-    power
+    power,
+    loss
 };
 
 struct FieldKey {

@@ -94,6 +94,9 @@ Result<Reduction> reduceBathLoss(const BathLoss& test) {
     if (test.energyJ)
         names.push_back({"efficiency", "1"});
     addQuantities(out, *spread, names);
+    std::vector<std::pair<std::size_t, kitchen::FieldKey>> placed;
+    addFieldNumber(out, *spread, 0, {kitchen::Face::all, kitchen::Term::power}, placed);
+    addFieldNumber(out, *spread, 1, {kitchen::Face::all, kitchen::Term::loss}, placed);
     const Quantity &p = out.quantities[0], &l = out.quantities[1];
     out.sentence = fmt::format("The heater gives {}; {} the lid the bath loses {}.",
                                printPlusMinus(p.value / 1000, halfWidth95(p) / 1000, "kW"),

@@ -138,6 +138,8 @@ Result<Reduction> reduceCoalCount(const CoalCount& given) {
     std::vector<std::pair<std::size_t, kitchen::FieldKey>> placed;
     addFieldNumber(out, *spread, 2, {Face::all, Term::air}, placed);
     addFieldNumber(out, *spread, 2, {Face::all, Term::radiant}, placed);
+    if (spread->value.size() > 3)
+        addFieldNumber(out, *spread, 3, {Face::all, Term::loss}, placed);
     const auto heat = *worth(test);
     for (std::size_t i = 0; i < test.insideK.size(); ++i) {
         const double at = static_cast<double>(i);

@@ -9,6 +9,8 @@
 #include "rating/surface_map.h"
 #include "rating/water_heat_up.h"
 
+#include <algorithm>
+
 namespace dynamet::rating {
 
 Result<Reduction> waterHeatUpFrom(const TestInput& test, TestValues& values) {
@@ -75,6 +77,7 @@ SurfaceMap surfaceMapOf(const TestInput& test, TestValues& values) {
     t.view.backgroundK = values.kelvin("background_C", 25);
     t.view.bandLowUm = values.read("band_low_um", 8);
     t.view.bandHighUm = values.read("band_high_um", 14);
+    t.surface = static_cast<MappedSurface>(std::clamp(values.read("surface", 0), 0.0, 3.0));
     t.limitK = values.kelvinIfGiven("limit_C");
     return t;
 }

@@ -82,6 +82,8 @@ Result<Reduction> reduceOilHeatUp(const OilHeatUp& test) {
     if (test.energyJ)
         names.push_back({"efficiency", "1"});
     addQuantities(out, *spread, names);
+    std::vector<std::pair<std::size_t, kitchen::FieldKey>> placed;
+    addFieldNumber(out, *spread, 0, {kitchen::Face::all, kitchen::Term::power}, placed);
     const Quantity& q = out.quantities.front();
     std::vector<double> model;
     double k = part.value.front();

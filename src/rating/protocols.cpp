@@ -5,6 +5,7 @@
 
 #include "rating/guide_text.h"
 #include "rating/protocol_table.h"
+#include "rating/surface_map.h"
 
 namespace dynamet::rating {
 namespace {
@@ -44,6 +45,17 @@ Protocol readProtocol(const json& row) {
                             v.at(2).get<std::string>(), v.at(3).get<double>(), v.at(4).get<bool>(),
                             v.at(5).get<std::string>()});
     return p;
+}
+
+/// What is there to aim at: a plate, an oven's or a fire's floor, an iron oven's lid, a deflector.
+MappedSurface surfaceOf(kitchen::ApplianceKind kind) {
+    using enum kitchen::ApplianceKind;
+    if (kind == ironOven)
+        return MappedSurface::lid;
+    if (kind == charcoalKettle || kind == coveredCeramicGrill || kind == pelletGrill)
+        return MappedSurface::deflector;
+    return groupOf(kind) == kitchen::HeatGroup::plates ? MappedSurface::plate
+                                                       : MappedSurface::floor;
 }
 
 bool isLiquid(kitchen::ApplianceKind kind) {
@@ -104,6 +116,8 @@ std::map<std::string, double> valuesOfKind(const std::string& protocol,
     if (isLiquid(kind) &&
         (protocol == "preheat" || protocol == "block" || protocol == "cavity-map"))
         return {{"liquid", 1}};
+    if (protocol == "surface-map")
+        return {{"surface", static_cast<double>(surfaceOf(kind))}};
     return {};
 }
 

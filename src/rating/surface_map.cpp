@@ -35,6 +35,30 @@ std::vector<Influence<SurfaceMap>> inputs() {
          }}};
 }
 
+void addFieldNumbers(Reduction& out, MappedSurface surface, const Quantity& q) {
+    using kitchen::Face, kitchen::Term, kitchen::FieldKey;
+    std::vector<FieldKey> keys;
+    switch (surface) {
+    case MappedSurface::plate:
+        keys = {{Face::bottom, Term::plate}, {Face::bottom, Term::plateSet}};
+        break;
+    case MappedSurface::floor:
+        keys = {{Face::bottom, Term::plate}};
+        break;
+    case MappedSurface::lid:
+        keys = {{Face::top, Term::radiant}};
+        break;
+    case MappedSurface::deflector:
+        keys = {{Face::bottom, Term::radiant}};
+        break;
+    }
+    for (const FieldKey& key : keys)
+        out.fieldNumbers.push_back(
+            {key, q.value, q.u, kitchen::Provenance::measured, "", "measured"});
+    if (keys.size() > 1) // one number in two places
+        out.fieldCovariances.push_back({keys[0], keys[1], q.u * q.u});
+}
+
 } // namespace
 
 Result<std::vector<double>> trueSpots(const SurfaceMap& test) {
@@ -69,13 +93,8 @@ Result<Reduction> reduceSurfaceMap(const SurfaceMap& test) {
         out.fit.timeS.push_back(static_cast<double>(i));
         out.fit.value.push_back(spots[i]);
     }
-    using kitchen::Face, kitchen::Term;
     const Quantity& q = out.quantities.front();
-    for (const Term term : {Term::plate, Term::plateSet})
-        out.fieldNumbers.push_back(
-            {{Face::bottom, term}, q.value, q.u, kitchen::Provenance::measured, "", "measured"});
-    out.fieldCovariances.push_back(
-        {{Face::bottom, Term::plate}, {Face::bottom, Term::plateSet}, q.u * q.u});
+    addFieldNumbers(out, test.surface, q);
     out.sentence = fmt::format(
         "The surface is at {} on the mean, {:.0f} K from its coldest to its hottest spot.",
         printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius, halfWidth95(q)),

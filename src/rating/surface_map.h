@@ -8,11 +8,16 @@
 
 namespace dynamet::rating {
 
+/// What the surface is to food: a plate with its thermostat, a floor it may lie on, or something
+/// that radiates from above (a lid) or from below (a deflector).
+enum class MappedSurface { plate, floor, lid, deflector };
+
 /// Infrared readings spot by spot over a plate, row by row. SI.
 struct SurfaceMap {
     std::vector<double> shownK;
     int perRow = 0; ///< 0 = not a grid
     kitchen::InfraredView view;
+    MappedSurface surface = MappedSurface::plate;
     double uEmissivity = 0.05, uBackgroundK = 10, uGun = 0.01; ///< the last relative to °C
     std::optional<double> limitK;
 };

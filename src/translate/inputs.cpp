@@ -44,6 +44,8 @@ const char* nameOf(Term term) {
         return "liquid movement";
     case Term::power:
         return "power";
+    case Term::loss:
+        return "loss";
     }
     return "heat";
 }
@@ -76,8 +78,9 @@ std::vector<Input> inputsOf(const kitchen::HeatField& field, const FoodSpread& s
                             const cook::FoodPiece& piece) {
     std::vector<Input> out;
     for (const kitchen::FieldNumber& n : field.numbers) {
-        // A hob's power has already become the flux into its vessel.
-        if (n.u <= 0 || n.value == 0 || n.key.term == Term::power)
+        // A hob's power has already become the flux into its vessel; what a bath or an iron oven
+        // gives and loses as a whole is in its temperature.
+        if (n.u <= 0 || n.value == 0 || n.key.term == Term::power || n.key.term == Term::loss)
             continue;
         out.push_back({nameOf(n.key.term), Input::What::fieldNumber, n.key,
                        isTemperature(n.key.term) ? n.u : n.u / n.value});
