@@ -10,15 +10,6 @@ using SQLite::Database;
 using SQLite::Statement;
 
 inline constexpr int kModelVersion = 1;
-constexpr const char* kShapes[] = {"slab", "cylinder", "sphere"};
-
-heat::Shape shapeOf(const std::string& text) {
-    for (int i = 0; i < 3; ++i)
-        if (text == kShapes[i])
-            return static_cast<heat::Shape>(i);
-    return heat::Shape::slab;
-}
-
 food::ReadAt readAtOf(const std::string& text) {
     for (int i = 0; i < 4; ++i)
         if (text == word(static_cast<food::ReadAt>(i)))
@@ -45,7 +36,7 @@ Result<bool> addRecipe(Book& book, const RecipeRecord& r, const When& when) {
             s.bind(8, r.reference.vesselId);
         s.bind(9, r.piece.food.id);
         s.bind(10, word(r.piece.form));
-        s.bind(11, kShapes[static_cast<int>(r.piece.shape)]);
+        s.bind(11, word(r.piece.shape));
         s.bind(12, r.piece.thicknessM);
         s.bind(13, r.piece.startK);
         s.bind(14, r.goal.coreK);
@@ -87,7 +78,8 @@ Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen
             r.reference.setting = *setting;
             r.piece.food = *food;
             r.piece.form = food::formOf(s.getColumn(9).getString()).value_or(food::Form::intact);
-            r.piece.shape = shapeOf(s.getColumn(10).getString());
+            r.piece.shape =
+                heat::shapeOf(s.getColumn(10).getString()).value_or(heat::Shape::slab);
             r.piece.thicknessM = s.getColumn(11).getDouble();
             r.piece.startK = s.getColumn(12).getDouble();
             r.goal = {s.getColumn(13).getDouble(), readAtOf(s.getColumn(14).getString()),

@@ -19,7 +19,7 @@ Result<Answer> simulate(const std::string& path) {
     if (!result)
         return tl::unexpected(result.error());
     Answer out;
-    out.json = formats::resultJson(*input, *result);
+    out.json = formats::resultJson(*result);
     const bool slab = !result->topC.empty();
     out.text = slab ? "   time s   core °C    top °C bottom °C   mean °C"
                     : "   time s   core °C   side °C   mean °C";

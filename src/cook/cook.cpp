@@ -3,6 +3,8 @@
 
 #include "cook/cook.h"
 
+#include "cook/passage.h"
+
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
@@ -14,63 +16,6 @@ constexpr double kPeakToleranceK = 0.02;
 constexpr double kTurnTolerance = 0.02; // of the solved time
 constexpr int kMostTurnRounds = 6, kMostPullRounds = 12;
 constexpr double kMostCarryOverK = 45;
-constexpr double kSampleEveryS = 10;
-
-/// The moments at which the food is turned, up to a time.
-std::vector<double> turnTimes(const Programme& programme, double halfOfS, double untilS) {
-    std::vector<double> out;
-    if (programme.turning == Turning::once)
-        out.push_back(programme.turnAtS.value_or(halfOfS / 2));
-    if (programme.turning == Turning::often)
-        for (double t = kOftenTurnS; t < untilS; t += kOftenTurnS)
-            out.push_back(t);
-    return out;
-}
-
-struct Passage {
-    double reachedS = std::numeric_limits<double>::infinity();
-    double highestK = 0;
-};
-
-/// Forward until the core passes `coreK`; keeps moments above `keepAboveK` to come back to.
-Result<Passage> forward(Simulation& simulation, const Programme& programme, double coreK,
-                        const std::vector<double>& turns, double keepAboveK,
-                        std::vector<Simulation::Moment>* kept, std::vector<Sample>* samples) {
-    Passage out;
-    double sampledS = -kSampleEveryS;
-    const auto watch = [&](const heat::StepReport& step) {
-        out.highestK = std::max(out.highestK, step.coreEndK);
-        if (samples && step.endS - sampledS >= kSampleEveryS) {
-            samples->push_back(simulation.sample());
-            sampledS = step.endS;
-        }
-        if (step.coreEndK >= coreK) {
-            out.reachedS = heat::crossingTime(step, coreK);
-            return false;
-        }
-        if (kept && step.coreEndK > keepAboveK)
-            kept->push_back(simulation.moment());
-        return true;
-    };
-    if (simulation.solver().coreK() >= coreK) {
-        out.reachedS = 0;
-        return out;
-    }
-    std::size_t turned = 0;
-    while (true) {
-        const double next = turned < turns.size() ? std::min(turns[turned], programme.longestS)
-                                                  : programme.longestS;
-        const auto done = simulation.cookUntil(next, watch);
-        if (!done)
-            return tl::unexpected(done.error());
-        if (!*done || simulation.timeS() >= programme.longestS)
-            return out;
-        simulation.turn();
-        ++turned;
-        if (kept && simulation.solver().coreK() > keepAboveK)
-            kept->push_back(simulation.moment());
-    }
-}
 
 Result<bool> continueTo(Simulation& simulation, double untilS, const std::vector<double>& turns) {
     for (double turn : turns) {
@@ -83,35 +28,6 @@ Result<bool> continueTo(Simulation& simulation, double untilS, const std::vector
     return simulation.cookUntil(untilS);
 }
 
-/// Rests until the core has turned round (and the shortest rest is over); fills peak and sums.
-Result<bool> rest(Simulation& simulation, const Rest& how, Outcome& outcome,
-                  std::vector<Sample>* samples) {
-    const double pull = simulation.timeS();
-    outcome.pullS = pull;
-    outcome.pullK = simulation.solver().coreK();
-    outcome.meanAtPullK = simulation.solver().meanK();
-    outcome.peakK = outcome.pullK;
-    outcome.peakS = pull;
-    simulation.beginRest();
-    double sampledS = pull;
-    const auto done = simulation.cookUntil(pull + how.longestS, [&](const heat::StepReport& step) {
-        const auto [peak, when] = heat::highestInside(step);
-        if (peak > outcome.peakK) {
-            outcome.peakK = peak;
-            outcome.peakS = when;
-        }
-        if (samples && step.endS - sampledS >= kSampleEveryS) {
-            samples->push_back(simulation.sample());
-            sampledS = step.endS;
-        }
-        return !(step.endS - pull >= how.shortestS && step.coreEndK < outcome.peakK - 0.05);
-    });
-    if (!done)
-        return done;
-    simulation.fill(outcome);
-    return true;
-}
-
 const Simulation::Moment* latestBefore(const std::vector<Simulation::Moment>& kept, double timeS) {
     const Simulation::Moment* best = nullptr;
     for (const auto& moment : kept)
@@ -120,38 +36,46 @@ const Simulation::Moment* latestBefore(const std::vector<Simulation::Moment>& ke
     return best;
 }
 
+/// The last stage as far as its core has to come, with moments to come back to.
 struct Passed {
+    std::vector<StagePassed> stages;
     std::vector<Simulation::Moment> kept;
+    std::vector<double> cores; ///< of the kept moments
     std::vector<double> turns;
+    double startS = 0; ///< of the last stage
     double reachedS = 0;
     double highestK = 0;
 };
 
-/// Cooks to `coreK` with the turn put at half of `share` × the time, by repetition.
-Result<Passed> settleTurn(const FoodPiece& piece, const Programme& programme, double coreK,
-                          const Effort& effort, const Tables& tables) {
+/// Cooks to `coreK` with the turn put at half of the last stage, by repetition.
+Result<Passed> settleTurn(Simulation& simulation, const FoodPiece& piece,
+                          const Programme& programme, double coreK, const Effort& effort) {
     Passed out;
+    auto stages = passStages(simulation, programme, nullptr);
+    if (!stages)
+        return tl::unexpected(stages.error());
+    out.stages = std::move(*stages);
+    out.startS = simulation.timeS();
+    const Simulation::Moment first = simulation.moment();
     const bool seek = programme.turning == Turning::once && !programme.turnAtS;
     // 1.5 min a millimetre is a fair start for want of a better one.
     double guess = programme.guessS > 0 ? programme.guessS : 90 * piece.thicknessM * 1000 / 4;
     const double near = effort.cells < kFull.cells ? 3 * kTurnTolerance : kTurnTolerance;
+    const double until = out.startS + programme.longestS;
     for (int round = 0; round < (seek ? kMostTurnRounds : 1); ++round) {
-        auto simulation =
-            Simulation::create(piece, programme, effort, tables.material, tables.vapour);
-        if (!simulation)
-            return tl::unexpected(simulation.error());
-        out.kept.clear();
-        out.kept.push_back(simulation->moment());
-        out.turns = turnTimes(programme, guess, programme.longestS);
-        const auto passed = forward(*simulation, programme, coreK, out.turns,
-                                    coreK - kMostCarryOverK, &out.kept, nullptr);
+        simulation.restore(first);
+        out.kept.assign(1, first);
+        out.turns = turnTimes(programme, out.startS, guess, until);
+        const auto passed = forward(simulation, {coreK, until, coreK - kMostCarryOverK}, out.turns,
+                                    &out.kept, nullptr);
         if (!passed)
             return tl::unexpected(passed.error());
         out.reachedS = passed->reachedS;
         out.highestK = passed->highestK;
-        if (!std::isfinite(out.reachedS) || std::abs(out.reachedS - guess) < near * guess)
+        const double took = out.reachedS - out.startS;
+        if (!std::isfinite(took) || std::abs(took - guess) < near * guess)
             break;
-        guess = out.reachedS;
+        guess = took;
     }
     return out;
 }
@@ -163,33 +87,44 @@ Result<Outcome> pullAt(Simulation& simulation, const Passed& passed, double pull
     if (const auto done = continueTo(simulation, pullS, passed.turns); !done)
         return tl::unexpected(done.error());
     Outcome outcome;
-    if (const auto done = rest(simulation, programme.rest, outcome, nullptr); !done)
+    outcome.stages = passed.stages;
+    if (const auto done = restAfter(simulation, programme, outcome, nullptr); !done)
         return tl::unexpected(done.error());
     if (!passed.turns.empty() && passed.turns.front() < pullS)
         outcome.turnS = passed.turns.front();
     return outcome;
 }
 
-/// The pull time whose peak is the target: secant steps held inside a shrinking bracket. Pulling
-/// when the core itself is at the target can only meet or pass it.
+/// What the target is read on.
+double readOf(const Outcome& outcome, food::ReadAt at) {
+    return at == food::ReadAt::plate ? outcome.plateK : outcome.peakK;
+}
+
+/// The pull time whose peak (or plate) is the target: secant steps held inside a shrinking bracket.
+/// Pulling when the core itself is at the target can only meet or pass the peak; the plate may have
+/// cooled again, and then the bracket is opened upwards.
 Result<Outcome> solvePull(Simulation& simulation, const Passed& passed, const Programme& programme,
-                          double peakK) {
-    double low = 0, high = passed.reachedS, at = high;
-    double beforeAt = 0, beforeMiss = 0;
-    const Simulation::Moment& last = passed.kept.back();
-    const double lastCore = last.state.kelvin[last.state.kelvin.size() / 2];
-    double slope = (peakK - lastCore) / std::max(high - last.state.timeS, 1e-3);
+                          const CookTarget& target) {
+    double low = passed.startS, high = passed.reachedS, at = high;
+    double beforeAt = 0, beforeMiss = 0, slope = 0;
     Result<Outcome> outcome = fail(Errc::notConverged, "no pull found");
     for (int round = 0; round < kMostPullRounds; ++round) {
         outcome = pullAt(simulation, passed, at, programme);
         if (!outcome)
             return outcome;
-        const double miss = outcome->peakK - peakK;
+        const double miss = readOf(*outcome, target.readAt) - target.coreK;
         if (std::abs(miss) < kPeakToleranceK)
             return outcome;
         (miss > 0 ? high : low) = at;
-        if (round > 0 && std::abs(at - beforeAt) > 1e-6)
+        if (miss < 0 && at >= high)
+            high = at + 0.2 * std::max(at - passed.startS, 60.0);
+        if (round == 0) {
+            const Simulation::Moment& last = passed.kept.back();
+            const double span = std::max(at - last.state.timeS, 1e-3);
+            slope = (outcome->pullK - passed.cores.back()) / span;
+        } else if (std::abs(at - beforeAt) > 1e-6) {
             slope = (miss - beforeMiss) / (at - beforeAt);
+        }
         beforeAt = at;
         beforeMiss = miss;
         const double next = slope > 0 ? at - miss / slope : (low + high) / 2;
@@ -199,10 +134,15 @@ Result<Outcome> solvePull(Simulation& simulation, const Passed& passed, const Pr
     return outcome;
 }
 
+Result<Simulation> simulationOf(const FoodPiece& piece, const Programme& programme,
+                                const Effort& effort, const Tables& tables) {
+    return Simulation::create(piece, programme, effort, tables.material, tables.vapour);
+}
+
 } // namespace
 
 Tables tablesFor(const food::Food& food, double pressurePa) {
-    return {std::make_shared<heat::Material>(food.composition),
+    return {std::make_shared<heat::Material>(food.composition, food.freezingC),
             std::make_shared<heat::Vapour>(pressurePa)};
 }
 
@@ -210,60 +150,74 @@ Result<Outcome> cookTo(const FoodPiece& piece, const Programme& programme, const
                        const Effort& effort, const Tables& tables, bool withSamples) {
     if (piece.startK >= target.coreK)
         return fail(Errc::invalidArgument, "the food is already hotter than wanted");
-    auto passed = settleTurn(piece, programme, target.coreK, effort, tables);
+    auto simulation = simulationOf(piece, programme, effort, tables);
+    if (!simulation)
+        return tl::unexpected(simulation.error());
+    auto passed = settleTurn(*simulation, piece, programme, target.coreK, effort);
     if (!passed)
         return tl::unexpected(passed.error());
     if (!std::isfinite(passed->reachedS))
         return fail(Errc::refused,
                     fmt::format("the core stops at {:.0f} °C within {:.0f} h",
                                 passed->highestK - kZeroCelsiusK, programme.longestS / 3600));
-    auto simulation = Simulation::create(piece, programme, effort, tables.material, tables.vapour);
-    if (!simulation)
-        return tl::unexpected(simulation.error());
-    Result<Outcome> outcome = target.readAt == food::ReadAt::pull
-                                  ? pullAt(*simulation, *passed, passed->reachedS, programme)
-                                  : solvePull(*simulation, *passed, programme, target.coreK);
+    for (const Simulation::Moment& moment : passed->kept)
+        passed->cores.push_back(simulation->coreOf(moment));
+    const bool direct = target.readAt == food::ReadAt::pull || target.readAt == food::ReadAt::bath;
+    Result<Outcome> outcome = direct ? pullAt(*simulation, *passed, passed->reachedS, programme)
+                                     : solvePull(*simulation, *passed, programme, target);
     if (!outcome || !withSamples)
         return outcome;
-    Programme fixed = programme;
-    if (std::isfinite(outcome->turnS))
-        fixed.turnAtS = outcome->turnS;
-    return cookFor(piece, fixed, outcome->pullS, effort, tables, true);
+    return cookFor(piece, withFixedTurn(programme, *outcome), outcome->pullS, effort, tables, true);
+}
+
+Programme withFixedTurn(Programme programme, const Outcome& outcome) {
+    if (programme.turning != Turning::once || !std::isfinite(outcome.turnS))
+        return programme;
+    const bool alone = outcome.stages.empty();
+    const double waited = alone ? 0 : programme.before.back().waitS;
+    programme.turnAtS = outcome.turnS - (alone ? 0 : outcome.stages.back().endS + waited);
+    return programme;
 }
 
 Result<Outcome> cookFor(const FoodPiece& piece, const Programme& programme, double seconds,
                         const Effort& effort, const Tables& tables, bool withSamples) {
-    auto simulation = Simulation::create(piece, programme, effort, tables.material, tables.vapour);
+    auto simulation = simulationOf(piece, programme, effort, tables);
     if (!simulation)
         return tl::unexpected(simulation.error());
     Outcome outcome;
-    std::vector<Sample> samples;
-    Programme bounded = programme;
-    bounded.longestS = seconds;
-    const auto turns = turnTimes(programme, seconds, seconds);
-    samples.push_back(simulation->sample());
-    const auto passed =
-        forward(*simulation, bounded, 1e9, turns, 1e9, nullptr, withSamples ? &samples : nullptr);
+    Recorder recorder;
+    Recorder* keep = withSamples ? &recorder : nullptr;
+    if (keep)
+        keep->note(*simulation);
+    auto stages = passStages(*simulation, programme, keep);
+    if (!stages)
+        return tl::unexpected(stages.error());
+    outcome.stages = std::move(*stages);
+    const double start = simulation->timeS(), end = std::max(seconds, start);
+    const auto turns = turnTimes(programme, start, end - start, end);
+    const auto passed = forward(*simulation, {1e9, end, 1e9}, turns, nullptr, keep);
     if (!passed)
         return tl::unexpected(passed.error());
-    if (const auto done =
-            rest(*simulation, programme.rest, outcome, withSamples ? &samples : nullptr);
-        !done)
+    if (const auto done = restAfter(*simulation, programme, outcome, keep); !done)
         return tl::unexpected(done.error());
-    if (!turns.empty() && turns.front() < seconds)
+    if (!turns.empty() && turns.front() < end)
         outcome.turnS = turns.front();
-    if (withSamples)
-        outcome.samples = std::move(samples);
+    if (keep)
+        recorder.moveInto(outcome);
     return outcome;
 }
 
 Result<double> timeToReach(const FoodPiece& piece, const Programme& programme, double coreK,
                            const Effort& effort, const Tables& tables) {
-    auto simulation = Simulation::create(piece, programme, effort, tables.material, tables.vapour);
+    auto simulation = simulationOf(piece, programme, effort, tables);
     if (!simulation)
         return tl::unexpected(simulation.error());
-    const auto turns = turnTimes(programme, programme.longestS, programme.longestS);
-    const auto passed = forward(*simulation, programme, coreK, turns, 1e9, nullptr, nullptr);
+    const auto stages = passStages(*simulation, programme, nullptr);
+    if (!stages)
+        return tl::unexpected(stages.error());
+    const double start = simulation->timeS(), until = start + programme.longestS;
+    const auto turns = turnTimes(programme, start, programme.longestS, until);
+    const auto passed = forward(*simulation, {coreK, until, 1e9}, turns, nullptr, nullptr);
     if (!passed)
         return tl::unexpected(passed.error());
     return passed->reachedS;

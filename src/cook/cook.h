@@ -4,10 +4,12 @@
 #pragma once
 
 #include "cook/simulation.h"
+#include "food/doneness.h"
 
 namespace dynamet::cook {
 
-/// What is wanted: a core temperature at the peak after the rest, or at the pull.
+/// What is wanted: a core temperature at the peak after the rest, at the pull (or in the bath), or
+/// on the plate.
 struct CookTarget {
     double coreK = 330;
     food::ReadAt readAt = food::ReadAt::peak;
@@ -26,12 +28,16 @@ Tables tablesFor(const food::Food& food, double pressurePa);
 Result<Outcome> cookTo(const FoodPiece& piece, const Programme& programme, const CookTarget& target,
                        const Effort& effort, const Tables& tables, bool withSamples = false);
 
-/// Cooks for a time, whatever comes out (what a rule of thumb would do).
+/// The same programme with its turn where the outcome had it.
+Programme withFixedTurn(Programme programme, const Outcome& outcome);
+
+/// Cooks until a time from the first stage's start, whatever comes out (what a rule of thumb would
+/// do).
 Result<Outcome> cookFor(const FoodPiece& piece, const Programme& programme, double seconds,
                         const Effort& effort, const Tables& tables, bool withSamples = false);
 
-/// Time until the core first reaches a temperature on a fixed programme (turns at `turnAtS`), s;
-/// infinite when it is not reached.
+/// Time from the first stage's start until the core first reaches a temperature in the last one, on
+/// a fixed programme (turns at `turnAtS`), s; infinite when it is not reached.
 Result<double> timeToReach(const FoodPiece& piece, const Programme& programme, double coreK,
                            const Effort& effort, const Tables& tables);
 

@@ -14,4 +14,13 @@ double crustDistance(const Outcome& a, const Outcome& b) {
                     food::crustDistance(a.paler(), b.paler()));
 }
 
+double evennessOf(const Section& section, double lowK, double highK) {
+    double inside = 0;
+    for (std::size_t x = 0; x < section.acrossM.size(); ++x)
+        for (std::size_t y = 0; y < section.upM.size(); ++y)
+            if (section.at(x, y) >= lowK && section.at(x, y) <= highK)
+                inside += section.upShare[y] * section.acrossShare[x];
+    return inside;
+}
+
 } // namespace dynamet::cook

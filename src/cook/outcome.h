@@ -4,6 +4,7 @@
 #pragma once
 
 #include "cook/programme.h"
+#include "food/safety.h"
 
 #include <array>
 #include <limits>
@@ -18,26 +19,65 @@ struct Sample {
     double coreK = 0, topK = 0, bottomK = 0; ///< the food's own faces, which turn with it
 };
 
-/// What a cook came to. Faces are the food's: `first` lay down at the start.
+/// The cross-section as it would look when cut, highest temperatures through cooking and rest. The
+/// food's first face is at `up` 0; a one-dimensional piece has one column.
+struct Section {
+    heat::Shape shape = heat::Shape::slab;
+    double thicknessM = 0, widthM = 0;
+    bool halved = true;               ///< `across` runs from the middle, the other half mirrors it
+    std::vector<double> upM, acrossM; ///< nodes from the first face (or centre); from the middle
+    std::vector<double> upShare, acrossShare; ///< of the volume
+    std::vector<double> peakK;                ///< [across × up]
+    double at(std::size_t across, std::size_t up) const { return peakK[across * upM.size() + up]; }
+};
+
+/// A section at a moment, for the slider through time.
+struct Frame {
+    double timeS = 0;
+    std::vector<double> kelvin;     ///< as `Section::peakK`
+    std::vector<double> peakSoFarK; ///< the same, highest until then
+    std::array<double, 3> browning{};
+};
+
+/// A stage as it went.
+struct StagePassed {
+    double startS = 0, endS = 0;
+    double leaveK = 0; ///< core as it left
+};
+
+/// What a cook came to. Faces are the food's: `first` lay down at the start, then second and side.
 struct Outcome {
-    double pullS = 0;
-    double pullK = 0;       ///< core at the pull
-    double meanAtPullK = 0; ///< volume mean at the pull
-    double peakK = 0;       ///< of the core, after the rest
-    double peakS = 0;       ///< when it is reached
-    double coldestPeakK = 0;
+    double pullS = 0;        ///< from the first stage's start
+    double pullK = 0;        ///< core at the pull
+    double meanAtPullK = 0;  ///< volume mean at the pull
+    double peakK = 0;        ///< of the core, after the rest
+    double peakS = 0;        ///< when it is reached
+    double plateK = 0;       ///< of the core at the end of the shortest rest
+    double coldestPeakK = 0; ///< the least hot place's highest temperature
     double turnS = std::numeric_limits<double>::quiet_NaN(); ///< first turn, NaN = none
-    std::array<double, 2> browning{};                        ///< index by face, first and second
-    double rimM = 0;                                         ///< deepest grey rim of the two faces
-    double rimShare = 0;                                     ///< share of the section that greyed
-    double logReductions = 0; ///< Salmonella in beef at the core; 0 for other foods
-    double waterLossShare = 0;
-    double dangerS = 0;               ///< time of the core between 5 and 54 °C until the pull
-    std::vector<double> peakProfileK; ///< through the thickness, first face to second
-    std::vector<Sample> samples;      ///< only when asked for
+    std::vector<StagePassed> stages;                         ///< those before the last
+    std::array<double, 3> browning{};                        ///< index by face
+    std::array<double, 3> proud{}; ///< the same for what rides proud of the face
+    std::array<bool, 3> hasFace{true, true, false};
+    double rimM = 0;                   ///< deepest grey rim of first and second face
+    double rimShare = 0;               ///< share of the section that greyed
+    std::vector<food::Kill> kills;     ///< at the coldest point inside, rest included
+    double evaporatedShare = 0;        ///< of its water
+    double juiceShare = 0, juiceU = 0; ///< of its water, run out; standard uncertainty
+    double dangerS =
+        0; ///< time of the core between 5 and 54 °C, tempering, waits and rest included
+    double hottestTouchK = 0; ///< hottest plate or liquid that touched it
+    double smokesFromS = std::numeric_limits<double>::quiet_NaN(); ///< fat past its smoke point
+    Section section;
+    std::vector<Sample> samples; ///< only when asked for
+    std::vector<Frame> frames;   ///< only when asked for
     double darker() const { return browning[0] > browning[1] ? browning[0] : browning[1]; }
     double paler() const { return browning[0] > browning[1] ? browning[1] : browning[0]; }
+    double waterLossShare() const { return evaporatedShare + juiceShare; }
 };
+
+/// Share of the section whose peak lies inside a doneness band.
+double evennessOf(const Section& section, double lowK, double highK);
 
 /// Likeness of two crusts: the larger distance of the darker and of the paler faces.
 double crustDistance(const Outcome& a, const Outcome& b);

@@ -15,6 +15,7 @@ using kitchen::Term;
 
 constexpr double kRoomCoefficient = 6, kTentCoefficient = 3; // docs/physics.md §3
 constexpr double kBoardCoefficient = 18;                     // wood, averaged over 10 min
+constexpr double kDryContact = 200;                          // dry and uneven, docs/physics.md §3
 constexpr double kFoodEmissivity = 0.9, kTentView = 0.1;
 
 /// A temperature with the change of its curve, when the field has one.
@@ -28,6 +29,21 @@ heat::TimeCurve curveOf(const HeatField& field, const FieldNumber& number) {
         return heat::TimeCurve(points);
     }
     return heat::TimeCurve(number.value);
+}
+
+/// A thick floor: how it takes hold of food is its effusivity alone until its depth notices, which
+/// is long after (docs/physics.md); what it gives and takes below is left out.
+heat::StoneFloor stoneOf(const FieldNumber& effusivity, double contact, double startK,
+                         const kitchen::Site& site) {
+    constexpr double kConductivity = 1.25, kThicknessM = 0.05;
+    heat::StoneFloor out;
+    out.startK = startK;
+    out.contact = contact;
+    out.thicknessM = kThicknessM;
+    out.conductivity = kConductivity;
+    out.heatCapacity = effusivity.value * effusivity.value / kConductivity;
+    out.ambientK = site.ambient.kelvin();
+    return out;
 }
 
 double valueOr(const FieldNumber* number, double fallback) {
@@ -48,6 +64,18 @@ const char* word(Turning turning) {
     return "never";
 }
 
+const char* word(SurfaceState surface) {
+    switch (surface) {
+    case SurfaceState::patted:
+        return "patted dry";
+    case SurfaceState::wet:
+        return "wet";
+    case SurfaceState::dried:
+        return "air-dried";
+    }
+    return "patted dry";
+}
+
 heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::Site& site) {
     const auto see = [&](Term term) { return seenBy(field, face, term); };
     heat::FaceBoundary out;
@@ -64,7 +92,10 @@ heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::
     const FieldNumber* contact = see(Term::contact);
     const FieldNumber* plate = see(Term::plate);
     const FieldNumber* capacity = see(Term::plateHeatCapacity);
-    if (contact && plate && capacity) {
+    const FieldNumber* floorK = plate ? plate : air;
+    if (const FieldNumber* effusivity = see(Term::effusivity); floorK && effusivity) {
+        out.stone = stoneOf(*effusivity, valueOr(contact, kDryContact), floorK->value, site);
+    } else if (contact && plate && capacity) {
         heat::LumpedPlate lumped;
         lumped.startK = plate->value;
         lumped.contact = contact->value;

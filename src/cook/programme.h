@@ -10,14 +10,25 @@
 
 namespace dynamet::cook {
 
+/// What the face is like as it meets the heat.
+enum class SurfaceState { patted, wet, dried };
+const char* word(SurfaceState surface);
+
 /// The piece of food that is cooked. SI.
 struct FoodPiece {
     food::Food food;
     food::Form form = food::Form::intact;
     heat::Shape shape = heat::Shape::slab;
-    double thicknessM = 0.03; ///< of a slab; the diameter of a cylinder or sphere
+    double thicknessM = 0.03; ///< of a slab, block or finite cylinder; else the diameter
+    double widthM = 0.1;      ///< of a block; the diameter of a finite cylinder
+    heat::Bone bone = heat::Bone::none;
+    double fatCapM = 0; ///< on the face that looks up at the start
+    SurfaceState surface = SurfaceState::patted;
     double startK = 278.15;
+    double temperedS = 0;      ///< out of the refrigerator before the cook; counts as danger time
     double moistureSupply = 1; ///< factor on how fast water reaches the face
+    std::vector<std::string> seasonings = {}; ///< ids of data/seasonings.json
+    std::string fat = {};                     ///< id of the fat it is fried in
     bool operator==(const FoodPiece&) const = default;
 };
 
@@ -35,26 +46,42 @@ struct Rest {
     bool operator==(const Rest&) const = default;
 };
 
-/// Straight through: one field, turned or not, then a rest at the site.
-struct Programme {
+/// A stage before the last one: it ends after a time or when the core has come far enough,
+/// whichever is first; then the food may wait, in a room, open or under foil, before the next.
+struct Stage {
     kitchen::HeatField field;
     kitchen::Site site;
     Turning turning = Turning::never;
-    /// With it, "once" happens at this moment and not at half of the solved time.
-    std::optional<double> turnAtS;
-    /// Where to begin looking for half of the time; 0 = no idea.
-    double guessS = 0;
-    Rest rest;
-    double longestS = 6 * 3600;
+    std::optional<double> turnAtS; ///< from the stage's start; without it half of `endsAfterS`
+    double endsAfterS = 0;         ///< 0 = by the core only, six hours at most
+    std::optional<double> endsAtCoreK;
+    bool edgesDown = false; ///< the sides stand on the plate, one after the other
+    double waitS = 0;
+    bool waitTented = false;
 };
 
-/// How exactly to compute; `quick` is for searches (about 0.1 K), `full` for what is shown.
-struct Effort {
-    int cells = 60;
-    double toleranceK = 0.1;
+/// Earlier stages, then one field, turned or not, for as long as it takes, then a rest at the site.
+struct Programme {
+    std::vector<Stage> before;
+    kitchen::HeatField field;
+    kitchen::Site site;
+    Turning turning = Turning::never;
+    /// With it, "once" happens at this moment of the last stage and not at half of its solved time.
+    std::optional<double> turnAtS;
+    /// Where to begin looking for the last stage's time; 0 = no idea.
+    double guessS = 0;
+    Rest rest;
+    double longestS = 6 * 3600; ///< of the last stage
 };
-inline constexpr Effort kQuick{28, 0.5};
-inline constexpr Effort kFull{60, 0.1};
+
+/// How exactly to compute; `quick` is for searches (about 0.3 K), `full` for what is shown.
+struct Effort {
+    int cells = 48;
+    double toleranceK = 0.1;
+    int acrossCells = 16;
+};
+inline constexpr Effort kQuick{16, 0.4, 6};
+inline constexpr Effort kFull{48, 0.1, 16};
 
 /// Boundary of one face of the appliance under a field; numbers that are missing add nothing.
 heat::FaceBoundary boundaryOf(const kitchen::HeatField& field, kitchen::Face face,

@@ -4,7 +4,7 @@
 #include "cook/simulation.h"
 
 #include "food/browning.h"
-#include "food/safety.h"
+#include "food/seasoning.h"
 
 #include <algorithm>
 #include <cmath>
@@ -12,20 +12,26 @@
 namespace dynamet::cook {
 namespace {
 
-constexpr double kDangerLowK = kZeroCelsiusK + 5, kDangerHighK = kZeroCelsiusK + 54;
+constexpr std::array kFaces{heat::bottomFace, heat::topFace, heat::sideFace};
+constexpr int kStoneLayers = 8;
+/// Water that stands on a piece that was not patted dry, kg/m² (a film of a tenth of a millimetre).
+constexpr double kWetFilm = 0.1;
 
 bool touches(const heat::FaceBoundary& face) {
-    return face.plate || face.lumpedPlate || face.liquid;
+    return face.plate || face.lumpedPlate || face.stone || face.liquid;
+}
+
+bool anyStone(const Programme& programme, const FoodPiece& piece) {
+    const auto has = [](const kitchen::HeatField& field, const kitchen::Site& site) {
+        return boundaryOf(field, kitchen::Face::bottom, site).stone.has_value();
+    };
+    bool out = hasTwoFaces(piece.shape) && has(programme.field, programme.site);
+    for (const Stage& stage : programme.before)
+        out = out || has(stage.field, stage.site);
+    return out;
 }
 
 } // namespace
-
-Result<Simulation> Simulation::create(const FoodPiece& piece, const Programme& programme,
-                                      const Effort& effort) {
-    return create(piece, programme, effort,
-                  std::make_shared<heat::Material>(piece.food.composition),
-                  std::make_shared<heat::Vapour>(pressurePa(programme.site)));
-}
 
 Result<Simulation> Simulation::create(const FoodPiece& piece, const Programme& programme,
                                       const Effort& effort,
@@ -33,32 +39,61 @@ Result<Simulation> Simulation::create(const FoodPiece& piece, const Programme& p
                                       std::shared_ptr<const heat::Vapour> vapour) {
     heat::SolverOptions options;
     options.cells = effort.cells;
+    options.acrossCells = effort.acrossCells;
     options.toleranceK = effort.toleranceK;
     options.pressurePa = vapour->pressurePa();
     options.moistureSupply = piece.moistureSupply;
-    auto solver = heat::PieceSolver::create({piece.shape, piece.thicknessM, piece.startK},
-                                            std::move(material), std::move(vapour), options);
+    options.filmKgM2 = piece.surface == SurfaceState::wet ? kWetFilm : 0;
+    options.stoneLayers = anyStone(programme, piece) ? kStoneLayers : 1;
+    auto solver = heat::PieceSolver::create(
+        {piece.shape, piece.thicknessM, piece.startK, piece.widthM, piece.bone, piece.fatCapM},
+        std::move(material), std::move(vapour), options);
     if (!solver)
         return tl::unexpected(solver.error());
     Simulation out(std::move(*solver));
     out.piece_ = piece;
-    out.rest_ = programme.rest;
-    out.site_ = programme.site;
-    out.beef_ = piece.food.foodClass == "beef";
-    const bool slab = piece.shape == heat::Shape::slab;
-    const auto bottom = slab ? boundaryOf(programme.field, kitchen::Face::bottom, programme.site)
-                             : heat::FaceBoundary{};
-    const auto top = boundaryOf(programme.field, slab ? kitchen::Face::top : kitchen::Face::side,
-                                programme.site);
-    out.cooking_ = {bottom, top};
-    out.surround(bottom, top);
+    out.organisms_ = food::organismsOf(piece.food.foodClass);
+    out.moment_.logs.assign(out.organisms_.size(), 0);
+    out.killBefore_ = out.moment_.logs;
+    out.moment_.dangerS = piece.temperedS;
+    if (const auto fat = food::findFat(piece.fat))
+        out.smokeK_ = fat->smokeK;
+    if (programme.before.empty())
+        out.beginStage(programme.field, programme.site, false);
+    else
+        out.beginStage(programme.before.front().field, programme.before.front().site,
+                       programme.before.front().edgesDown);
     return out;
 }
 
-void Simulation::surround(const heat::FaceBoundary& bottom, const heat::FaceBoundary& top) {
-    solver_.setBoundaries(bottom, top);
-    touching_ = {touches(bottom), touches(top)};
-    rateBefore_ = {crustRate(heat::bottomFace), crustRate(heat::topFace)};
+std::size_t Simulation::foodFace(heat::FaceIndex face) const {
+    if (face == heat::sideFace)
+        return 2;
+    const bool turned = solver_.state().turned;
+    return (face == heat::bottomFace) != turned ? 0 : 1;
+}
+
+void Simulation::beginStage(const kitchen::HeatField& field, const kitchen::Site& site,
+                            bool edgesDown) {
+    const bool twoFaces = hasTwoFaces(piece_.shape);
+    const auto bottom = boundaryOf(field, kitchen::Face::bottom, site);
+    const auto top = boundaryOf(field, kitchen::Face::top, site);
+    const auto side = boundaryOf(field, kitchen::Face::side, site);
+    if (!twoFaces)
+        surround({}, side, {});
+    else if (edgesDown) // both faces look sideways while an edge is on the plate
+        surround(top, top, bottom);
+    else
+        surround(bottom, top, side);
+    stage_ = around_;
+}
+
+void Simulation::surround(const heat::FaceBoundary& bottom, const heat::FaceBoundary& top,
+                          const heat::FaceBoundary& side) {
+    around_ = {bottom, top, side};
+    solver_.setBoundaries(bottom, top, side);
+    noteTouch();
+    before_ = crustRates();
 }
 
 const Simulation::Moment& Simulation::moment() {
@@ -68,32 +103,93 @@ const Simulation::Moment& Simulation::moment() {
 
 void Simulation::restore(const Moment& moment) {
     moment_ = moment;
-    surround(cooking_[0], cooking_[1]);
+    solver_.setBoundaries(stage_[0], stage_[1], stage_[2]);
+    around_ = stage_;
     solver_.restore(moment.state);
-    rateBefore_ = {crustRate(heat::bottomFace), crustRate(heat::topFace)};
+    before_ = crustRates();
 }
 
-double Simulation::crustRate(heat::FaceIndex face) const {
-    const double surface = solver_.surfaceK(face);
-    if (touching_[face])
-        return food::browningRate(surface);
-    const heat::FaceFlux flux = solver_.faceNow(face);
-    return food::browningRate(food::crustTemperature(surface, flux.dryFlux, flux.dryCoefficient,
-                                                     solver_.state().evaporated[face],
-                                                     solver_.water0()));
+std::optional<Simulation::Touch> Simulation::touchingPlate(heat::FaceIndex face) const {
+    const heat::FaceBoundary& around = around_[face];
+    if (around.lumpedPlate)
+        return Touch{solver_.plateK(face), around.lumpedPlate->contact};
+    if (around.stone)
+        return Touch{solver_.plateK(face), around.stone->contact};
+    if (around.plate)
+        return Touch{around.plate->kelvin.at(timeS()), around.plate->contact};
+    return std::nullopt;
+}
+
+/// A dry skin is hotter than the face below it, under air as on a plate; what rides proud of the
+/// face takes the plate's temperature.
+Simulation::CrustRates Simulation::crustRates() const {
+    CrustRates out;
+    for (const heat::FaceIndex face : kFaces) {
+        if (!solver_.hasFace(face))
+            continue;
+        double crust = solver_.surfaceK(face), proud = crust;
+        const heat::FaceBoundary& around = around_[face];
+        const double evaporated = solver_.evaporatedAt(face);
+        if (const auto plate = touchingPlate(face)) {
+            proud = plate->kelvin;
+            const double flux = plate->contact * (plate->kelvin - crust);
+            crust =
+                food::crustTemperature(crust, flux, plate->contact, evaporated, solver_.water0());
+        } else if (!around.liquid) {
+            const heat::FaceFlux flux = solver_.faceNow(face);
+            crust = proud = food::crustTemperature(crust, flux.dryFlux, flux.dryCoefficient,
+                                                   evaporated, solver_.water0());
+        }
+        const std::size_t own = foodFace(face);
+        out.browning[own] = piece_.food.browning * food::browningRate(crust);
+        out.proud[own] = food::browningRate(std::max(proud, crust));
+    }
+    return out;
+}
+
+double Simulation::coldestInsideK() const {
+    const heat::Grid& grid = solver_.grid();
+    const std::size_t from = hasTwoFaces(piece_.shape) ? 1 : 0;
+    double coldest = std::numeric_limits<double>::infinity();
+    for (std::size_t x = 0; x < std::max<std::size_t>(1, grid.across.size() - 1); ++x)
+        for (std::size_t y = from; y + 1 < grid.up.size(); ++y)
+            coldest = std::min(coldest, solver_.state().kelvin[solver_.row(x, y)]);
+    return coldest;
+}
+
+void Simulation::noteTouch() {
+    for (const heat::FaceIndex face : kFaces) {
+        if (!solver_.hasFace(face) || !touches(around_[face]))
+            continue;
+        const auto plate = touchingPlate(face);
+        double hottest = plate ? plate->kelvin : 0;
+        if (around_[face].liquid && piece_.fat.size() > 0)
+            hottest = std::max(hottest, around_[face].liquid->kelvin.at(timeS()));
+        moment_.hottestTouchK = std::max(moment_.hottestTouchK, hottest);
+        if (hottest > smokeK_ && std::isnan(moment_.smokesFromS))
+            moment_.smokesFromS = timeS();
+    }
 }
 
 void Simulation::addUp(double seconds) {
-    for (const auto face : {heat::bottomFace, heat::topFace}) {
-        const double rate = crustRate(face);
-        moment_.browning[moment_.foodFace[face]] += seconds * (rate + rateBefore_[face]) / 2;
-        rateBefore_[face] = rate;
+    const CrustRates now = crustRates();
+    for (std::size_t f = 0; f < 3; ++f) {
+        moment_.browning[f] += seconds * (now.browning[f] + before_.browning[f]) / 2;
+        moment_.proud[f] += seconds * (now.proud[f] + before_.proud[f]) / 2;
     }
+    before_ = now;
     const double core = solver_.coreK();
-    if (beef_)
-        moment_.logReductions += seconds * food::beefLogReductionRate(core);
-    if (core > kDangerLowK && core < kDangerHighK)
+    if (!organisms_.empty()) {
+        const double coldest = coldestInsideK();
+        for (std::size_t i = 0; i < organisms_.size(); ++i) {
+            const double rate = food::killRate(food::shippedOrganisms()[organisms_[i]], coldest);
+            moment_.logs[i] += seconds * (rate + killBefore_[i]) / 2;
+            killBefore_[i] = rate;
+        }
+    }
+    if (core > food::kDangerLowK && core < food::kDangerHighK)
         moment_.dangerS += seconds;
+    noteTouch();
 }
 
 Result<bool> Simulation::cookUntil(double untilS, const heat::StepObserver& stop) {
@@ -105,63 +201,24 @@ Result<bool> Simulation::cookUntil(double untilS, const heat::StepObserver& stop
 
 void Simulation::turn() {
     solver_.turn();
-    std::swap(moment_.foodFace[0], moment_.foodFace[1]);
-    rateBefore_ = {crustRate(heat::bottomFace), crustRate(heat::topFace)};
+    before_ = crustRates();
 }
 
-void Simulation::beginRest() {
-    const bool slab = piece_.shape == heat::Shape::slab;
-    surround(slab ? restingBoundary(rest_, site_, true) : heat::FaceBoundary{},
-             restingBoundary(rest_, site_, false));
+void Simulation::beginRest(const Rest& rest, const kitchen::Site& site) {
+    const auto top = restingBoundary(rest, site, false);
+    if (hasTwoFaces(piece_.shape))
+        surround(restingBoundary(rest, site, true), top, top);
+    else
+        surround({}, top, {});
 }
 
 Sample Simulation::sample() const {
-    const std::array<double, 2> faces{solver_.surfaceK(heat::bottomFace),
-                                      solver_.surfaceK(heat::topFace)};
     Sample out{timeS(), solver_.coreK(), 0, 0};
-    out.bottomK = moment_.foodFace[0] == 0 ? faces[0] : faces[1];
-    out.topK = moment_.foodFace[0] == 0 ? faces[1] : faces[0];
+    const double bottom = solver_.surfaceK(heat::bottomFace), top = solver_.surfaceK(heat::topFace);
+    const bool turned = solver_.state().turned;
+    out.bottomK = turned ? top : bottom;
+    out.topK = turned ? bottom : top;
     return out;
-}
-
-void Simulation::fill(Outcome& outcome) const {
-    outcome.browning = moment_.browning;
-    const bool slab = piece_.shape == heat::Shape::slab;
-    if (!slab)
-        outcome.browning[0] = outcome.browning[1];
-    outcome.logReductions = moment_.logReductions;
-    outcome.dangerS = moment_.dangerS;
-    outcome.peakProfileK = solver_.state().peakK;
-    if (slab && moment_.foodFace[0] == 1)
-        std::reverse(outcome.peakProfileK.begin(), outcome.peakProfileK.end());
-    const double grey = piece_.food.greyingK;
-    const std::vector<double>& peak = outcome.peakProfileK;
-    outcome.coldestPeakK = *std::min_element(peak.begin(), peak.end());
-    const double cell = solver_.nodePositionM(1);
-    const double length = cell * static_cast<double>(peak.size() - 1);
-    const auto depth = [&](bool fromStart) {
-        for (std::size_t i = 0; i < peak.size(); ++i) {
-            const std::size_t at = fromStart ? i : peak.size() - 1 - i;
-            if (peak[at] >= grey)
-                continue;
-            if (i == 0)
-                return 0.0;
-            const std::size_t before = fromStart ? at - 1 : at + 1;
-            return cell * (static_cast<double>(i) -
-                           (grey - peak[at]) / std::max(peak[before] - peak[at], 1e-9));
-        }
-        return cell * static_cast<double>(peak.size() - 1);
-    };
-    double second = depth(false), first = slab ? depth(true) : 0;
-    // Grey all the way through: each face owns its half.
-    if (slab && outcome.coldestPeakK >= grey)
-        first = second = length / 2;
-    outcome.rimM = std::max(first, second);
-    outcome.rimShare = std::min(1.0, (first + second) / length);
-    const auto& evaporated = solver_.state().evaporated;
-    const double water = solver_.water0() * piece_.thicknessM;
-    outcome.waterLossShare =
-        water > 0 ? std::clamp((evaporated[0] + evaporated[1]) / water, 0.0, 1.0) : 0;
 }
 
 } // namespace dynamet::cook

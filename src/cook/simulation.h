@@ -11,9 +11,7 @@ namespace dynamet::cook {
 /// `Moment` come back to a moment of the cook.
 class Simulation {
   public:
-    static Result<Simulation> create(const FoodPiece& piece, const Programme& programme,
-                                     const Effort& effort);
-    /// With material and vapour tables made before (they depend on food and pressure only).
+    /// Material and vapour tables depend on food and pressure only; many cooks share them.
     static Result<Simulation> create(const FoodPiece& piece, const Programme& programme,
                                      const Effort& effort,
                                      std::shared_ptr<const heat::Material> material,
@@ -21,40 +19,58 @@ class Simulation {
 
     struct Moment {
         heat::State state;
-        std::array<double, 2> browning{};
-        double logReductions = 0, dangerS = 0;
-        std::array<std::size_t, 2> foodFace{0, 1}; ///< which of the food's faces looks down, up
+        std::array<double, 3> browning{}, proud{};
+        std::vector<double> logs; ///< by organism of this food
+        double dangerS = 0, hottestTouchK = 0;
+        double smokesFromS = std::numeric_limits<double>::quiet_NaN();
     };
     const Moment& moment();
-    /// Back to a moment of the cook, before any rest.
+    double coreOf(const Moment& moment) const { return solver_.coreOf(moment.state); }
+    /// Back to a moment of the last stage, before any rest.
     void restore(const Moment& moment);
 
+    /// Changes the surroundings: a stage's field, or its edges on the plate.
+    void beginStage(const kitchen::HeatField& field, const kitchen::Site& site, bool edgesDown);
+    /// A rest, or a wait between stages.
+    void beginRest(const Rest& rest, const kitchen::Site& site);
     /// Cooks up to a time; `stop` (may be empty) ends it early and is asked after every step.
     Result<bool> cookUntil(double untilS, const heat::StepObserver& stop = {});
     void turn();
-    /// Changes over to the rest's surroundings.
-    void beginRest();
 
     const heat::PieceSolver& solver() const { return solver_; }
     double timeS() const { return solver_.timeS(); }
     /// Reads the outcome's sums as they stand.
     void fill(Outcome& outcome) const;
     Sample sample() const;
+    Frame frame() const;
 
   private:
     explicit Simulation(heat::PieceSolver solver) : solver_(std::move(solver)) {}
-    void surround(const heat::FaceBoundary& bottom, const heat::FaceBoundary& top);
+    /// The food's face that looks this way now.
+    std::size_t foodFace(heat::FaceIndex face) const;
+    void surround(const heat::FaceBoundary& bottom, const heat::FaceBoundary& top,
+                  const heat::FaceBoundary& side);
+    struct CrustRates {
+        std::array<double, 3> browning{}, proud{};
+    };
+    struct Touch {
+        double kelvin, contact;
+    };
+    std::optional<Touch> touchingPlate(heat::FaceIndex face) const;
+    CrustRates crustRates() const;
+    double coldestInsideK() const;
+    void noteTouch();
     void addUp(double seconds);
-    double crustRate(heat::FaceIndex face) const;
+    Section sectionOf(const std::vector<double>& rows) const;
 
     heat::PieceSolver solver_;
     FoodPiece piece_;
-    Rest rest_;
-    kitchen::Site site_;
-    bool beef_ = false;
-    std::array<heat::FaceBoundary, 2> cooking_; // bottom and top while cooking
-    std::array<bool, 2> touching_{};            // contact or liquid: no dry skin above the face
-    std::array<double, 2> rateBefore_{};
+    std::vector<std::size_t> organisms_;
+    double smokeK_ = std::numeric_limits<double>::infinity();
+    std::array<heat::FaceBoundary, 3> around_;
+    std::array<heat::FaceBoundary, 3> stage_; ///< of the last stage, to come back to
+    CrustRates before_;
+    std::vector<double> killBefore_;
     Moment moment_;
 };
 

@@ -12,7 +12,6 @@
 
 namespace dynamet::data {
 extern const std::string_view foods;
-extern const std::string_view doneness;
 } // namespace dynamet::data
 
 namespace dynamet::food {
@@ -21,7 +20,6 @@ namespace {
 using nlohmann::json;
 
 constexpr std::array<const char*, 4> kForms{"intact", "bladed", "rolled", "minced"};
-constexpr std::array<const char*, 4> kReadAt{"pull", "peak", "bath", "plate"};
 
 const json& foodTable() {
     static const json table = json::parse(data::foods);
@@ -41,33 +39,14 @@ std::vector<Food> readFoods() {
         food.composition = normalised(raw).value_or(Composition{});
         food.waterU = share("u_water");
         food.greyingK = share("greying_C") + kZeroCelsiusK;
+        food.freezingC = share("freezing_C");
+        food.browning = share("browning");
+        food.losesJuice = row.at("juices").get<bool>();
+        food.shape = row.at("shape").get<std::string>();
+        food.thicknessM = share("thickness_mm") / 1000;
+        food.widthM = share("width_mm") / 1000;
         food.source = row.at("source").get<std::string>();
         out.push_back(food);
-    }
-    return out;
-}
-
-std::vector<DonenessScale> readScales() {
-    const json table = json::parse(data::doneness);
-    std::vector<DonenessScale> out;
-    for (const json& row : table.at("scales")) {
-        DonenessScale scale;
-        scale.id = row.at("id").get<std::string>();
-        scale.name = row.at("name").get<std::string>();
-        scale.source = row.at("source").get<std::string>();
-        const std::string at = row.at("read_at").get<std::string>();
-        for (std::size_t i = 0; i < kReadAt.size(); ++i)
-            if (at == kReadAt[i])
-                scale.readAt = static_cast<ReadAt>(i);
-        for (const auto& [foodClass, levels] : row.at("levels").items()) {
-            std::vector<DonenessLevel> list;
-            for (const json& level : levels)
-                list.push_back({level.at(0).get<std::string>(),
-                                level.at(1).get<double>() + kZeroCelsiusK,
-                                level.at(2).get<double>() + kZeroCelsiusK});
-            scale.levels.emplace_back(foodClass, list);
-        }
-        out.push_back(scale);
     }
     return out;
 }
@@ -76,9 +55,6 @@ std::vector<DonenessScale> readScales() {
 
 const char* word(Form form) {
     return kForms[static_cast<std::size_t>(form)];
-}
-const char* word(ReadAt at) {
-    return kReadAt[static_cast<std::size_t>(at)];
 }
 
 std::optional<Form> formOf(const std::string& text) {
@@ -106,26 +82,6 @@ std::optional<SafeMinimum> officialMinimum(const std::string& foodClass, Form fo
         return std::nullopt;
     const json& row = minimums.at(foodClass).at(word(form));
     return SafeMinimum{row.at(0).get<double>() + kZeroCelsiusK, row.at(1).get<double>()};
-}
-
-const std::vector<DonenessScale>& shippedScales() {
-    static const std::vector<DonenessScale> scales = readScales();
-    return scales;
-}
-
-Result<DonenessLevel> findLevel(const std::string& scaleId, const std::string& foodClass,
-                                const std::string& levelName) {
-    for (const DonenessScale& scale : shippedScales()) {
-        if (scale.id != scaleId)
-            continue;
-        for (const auto& [known, levels] : scale.levels)
-            for (const DonenessLevel& level : levels)
-                if (known == foodClass && level.name == levelName)
-                    return level;
-        return fail(Errc::notFound, fmt::format("the {} has no level \"{}\" for {}", scale.name,
-                                                levelName, foodClass));
-    }
-    return fail(Errc::notFound, fmt::format("no doneness scale \"{}\"", scaleId));
 }
 
 } // namespace dynamet::food

@@ -24,6 +24,11 @@ struct Food {
     Composition composition;
     double waterU = 0.02; ///< standard uncertainty of the water share
     double greyingK = 335.15;
+    double freezingC = -1.7;
+    double browning = 1;        ///< how fast its face browns beside lean meat (to a factor of 2)
+    bool losesJuice = true;     ///< meat and fish squeeze water out as they cook
+    std::string shape = "slab"; ///< the usual shape, and its measures
+    double thicknessM = 0.03, widthM = 0.1;
     std::string source;
     bool operator==(const Food&) const = default;
 };
@@ -38,24 +43,5 @@ struct SafeMinimum {
     double holdS = 0;
 };
 std::optional<SafeMinimum> officialMinimum(const std::string& foodClass, Form form);
-
-/// When a doneness number is read.
-enum class ReadAt { pull, peak, bath, plate };
-const char* word(ReadAt at);
-struct DonenessLevel {
-    std::string name;
-    double lowK = 0, highK = 0;
-};
-struct DonenessScale {
-    std::string id, name;
-    ReadAt readAt = ReadAt::peak;
-    std::string source;
-    /// Levels of a class of food; empty when the scale has none for it.
-    std::vector<std::pair<std::string, std::vector<DonenessLevel>>> levels;
-};
-const std::vector<DonenessScale>& shippedScales();
-/// A level by scale id, food class and name.
-Result<DonenessLevel> findLevel(const std::string& scale, const std::string& foodClass,
-                                const std::string& level);
 
 } // namespace dynamet::food

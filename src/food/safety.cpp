@@ -13,29 +13,31 @@
 namespace dynamet::food {
 namespace {
 
-constexpr double kD60S = 1.95 * 60, kZ = 5.56, kCountedFromK = 54.4 + kZeroCelsiusK;
-constexpr double kOfficialLogs = 6.5;
-
 std::string printed(double kelvin, bool fahrenheit) {
     const Temperature t = Temperature::kelvin(kelvin);
     return fahrenheit ? fmt::format("{} °F", printFixed(t.fahrenheit(), 0))
                       : fmt::format("{} °C", printFixed(t.celsius(), 1));
 }
 
+/// Whether time has done what the minimum asks by temperature, organism by organism.
+std::string byTime(const std::vector<Kill>& kills, double peakK, bool fahrenheit) {
+    std::string out;
+    for (const Kill& kill : kills) {
+        const Organism& o = shippedOrganisms().at(kill.organism);
+        const double hold = holdTimeS(o, peakK, o.targetLogs);
+        if (kill.logs >= o.targetLogs)
+            out += fmt::format("; by time this cook gives {:.1f} log reductions of {}", kill.logs,
+                               o.name);
+        else if (std::isfinite(hold) && hold < 12 * 3600)
+            out += fmt::format("; about {} at {} would give the same reduction of {}",
+                               printDuration(hold), printed(peakK, fahrenheit), o.name);
+    }
+    return out;
+}
+
 } // namespace
 
-double beefLogReductionRate(double kelvin) {
-    if (kelvin < kCountedFromK)
-        return 0;
-    return std::pow(10.0, (kelvin - kZeroCelsiusK - 60) / kZ) / kD60S;
-}
-
-double beefHoldTimeS(double kelvin, double logs) {
-    const double rate = beefLogReductionRate(kelvin);
-    return rate > 0 ? logs / rate : std::numeric_limits<double>::infinity();
-}
-
-SafetyVerdict judgeSafety(const Food& food, Form form, double peakK, double logReductions,
+SafetyVerdict judgeSafety(const Food& food, Form form, double peakK, const std::vector<Kill>& kills,
                           bool fahrenheit) {
     const auto minimum = officialMinimum(food.foodClass, form);
     if (!minimum)
@@ -48,14 +50,7 @@ SafetyVerdict judgeSafety(const Food& food, Form form, double peakK, double logR
                                    food.foodClass, word(form))};
     std::string text = fmt::format("{} is below the official {} for {}, {}",
                                    printed(peakK, fahrenheit), limit, food.foodClass, word(form));
-    if (food.foodClass == "beef") {
-        const double hold = beefHoldTimeS(peakK, kOfficialLogs);
-        if (logReductions >= kOfficialLogs)
-            text += fmt::format("; by time this cook gives {:.1f} log reductions", logReductions);
-        else if (std::isfinite(hold) && hold < 12 * 3600)
-            text += fmt::format("; about {} at {} would give the same reduction",
-                                printDuration(hold), printed(peakK, fahrenheit));
-    }
+    text += byTime(kills, peakK, fahrenheit);
     if (form != Form::intact)
         text += "; the inside of such a piece can carry bacteria";
     return {true, text + ". Local codes or a licensed authority decide"};

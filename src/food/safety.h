@@ -4,24 +4,30 @@
 #pragma once
 
 #include "food/foods.h"
+#include "food/organism.h"
 
 namespace dynamet::food {
 
-/// Log reductions of Salmonella in beef per second at a temperature: D60 = 1.95 min, z = 5.56 K,
-/// nothing below 54.4 °C (chosen so that 6.5 logs are never shorter than FSIS Appendix A).
-double beefLogReductionRate(double kelvin);
-
-/// Time at one temperature for so many log reductions in beef, s; infinite below 54.4 °C.
-double beefHoldTimeS(double kelvin, double logs);
+/// What a cook did to one organism at the coldest point inside.
+struct Kill {
+    std::size_t organism = 0; ///< index into the shipped organisms
+    double logs = 0;
+    bool operator==(const Kill&) const = default;
+};
 
 /// What must be said about a core temperature. `below` = under the official minimum.
 struct SafetyVerdict {
     bool below = false;
     std::string text;
 };
-/// Compares a peak core temperature with the official minimum of class and form; `logReductions`
-/// (beef only, else negative) tells how far the cook went by time. Always defers to local codes.
-SafetyVerdict judgeSafety(const Food& food, Form form, double peakK, double logReductions,
+/// Compares a peak temperature of the coldest point with the official minimum of class and form;
+/// the kills tell how far the cook went by time. Always defers to local codes.
+SafetyVerdict judgeSafety(const Food& food, Form form, double peakK, const std::vector<Kill>& kills,
                           bool fahrenheit);
+
+/// Hours that the core may spend between 5 and 54 °C before this program warns: 2 h, our own
+/// reading of common advice.
+inline constexpr double kDangerLimitS = 2 * 3600;
+inline constexpr double kDangerLowK = 278.15, kDangerHighK = 327.15;
 
 } // namespace dynamet::food

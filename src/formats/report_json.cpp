@@ -40,15 +40,21 @@ json reductionJson(const rating::Reduction& reduction) {
 
 json outcomeJson(const cook::Outcome& o) {
     const auto c = [](double k) { return k - kZeroCelsiusK; };
+    json kills = json::array();
+    for (const food::Kill& kill : o.kills)
+        kills.push_back({{"organism", food::shippedOrganisms().at(kill.organism).id},
+                         {"logs", kill.logs}});
     json out{{"pull_s", o.pullS},
              {"core_at_pull_C", c(o.pullK)},
              {"peak_C", c(o.peakK)},
              {"peak_s", o.peakS},
-             {"browning", o.browning},
+             {"browning", std::vector<double>(o.browning.begin(), o.browning.end())},
              {"crust", food::crustWord(o.darker())},
              {"rim_mm", o.rimM * 1000},
-             {"log_reductions", o.logReductions},
-             {"water_loss_share", o.waterLossShare},
+             {"log_reductions", kills},
+             {"evaporated_share", o.evaporatedShare},
+             {"juice_share", o.juiceShare},
+             {"juice_share_u", o.juiceU},
              {"danger_zone_s", o.dangerS}};
     if (std::isfinite(o.turnS))
         out["turn_s"] = o.turnS;

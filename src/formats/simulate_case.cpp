@@ -37,6 +37,18 @@ heat::TimeCurve curve(const StrictJson& value) {
 }
 
 void readPlate(const StrictJson& plate, FaceBoundary& out) {
+    if (plate.has("effusivity_W_s05_m2K")) { // a stone floor
+        plate.onlyKeys({"start_C", "contact", "effusivity_W_s05_m2K", "thickness_m"});
+        heat::StoneFloor stone;
+        stone.startK = kelvin(plate.at("start_C").number());
+        stone.contact = plate.at("contact").above(0);
+        if (plate.has("thickness_m"))
+            stone.thicknessM = plate.at("thickness_m").above(0);
+        const double effusivity = plate.at("effusivity_W_s05_m2K").above(0);
+        stone.heatCapacity = effusivity * effusivity / stone.conductivity;
+        out.stone = stone;
+        return;
+    }
     if (plate.has("C")) {
         plate.onlyKeys({"C", "contact"});
         out.plate = heat::FixedPlate{curve(plate.at("C")), plate.at("contact").above(0)};
@@ -112,22 +124,41 @@ heat::Material readProperties(const StrictJson& properties) {
 
 void readPiece(const StrictJson& piece, SimulateCase& out) {
     const std::string shape = piece.at("shape").text();
-    const bool slab = shape == "slab";
-    if (shape == "block" || shape == "finite_cylinder")
-        throw Error{Errc::unsupported,
-                    fmt::format("shape \"{}\" needs the cross-section solver", shape), 0};
-    if (!slab && shape != "cylinder" && shape != "sphere")
+    const auto known = heat::shapeOf(shape);
+    if (!known)
         throw piece.wrong(fmt::format("shape \"{}\" is not known", shape));
-    piece.onlyKeys({"shape", slab ? "thickness_m" : "diameter_m", "properties", "start_C"});
-    out.piece.shape = slab ? heat::Shape::slab
-                           : (shape == "cylinder" ? heat::Shape::cylinder : heat::Shape::sphere);
-    out.piece.thicknessM = piece.at(slab ? "thickness_m" : "diameter_m").above(0);
+    out.piece.shape = *known;
+    switch (*known) {
+    case heat::Shape::slab:
+        piece.onlyKeys({"shape", "thickness_m", "properties", "start_C", "bone"});
+        break;
+    case heat::Shape::block:
+        piece.onlyKeys({"shape", "thickness_m", "width_m", "properties", "start_C", "bone"});
+        out.piece.widthM = piece.at("width_m").above(0);
+        break;
+    case heat::Shape::finiteCylinder:
+        piece.onlyKeys({"shape", "thickness_m", "diameter_m", "properties", "start_C", "bone"});
+        out.piece.widthM = piece.at("diameter_m").above(0);
+        break;
+    default:
+        piece.onlyKeys({"shape", "diameter_m", "properties", "start_C"});
+    }
+    out.piece.thicknessM =
+        piece.at(heat::hasTwoFaces(*known) ? "thickness_m" : "diameter_m").above(0);
+    if (piece.has("bone")) {
+        const auto bone = heat::boneOf(piece.at("bone").text());
+        if (!bone)
+            throw piece.at("bone").wrong("should be none, \"first face\" or \"one side\"");
+        out.piece.bone = *bone;
+    }
     out.piece.startK = kelvin(piece.at("start_C").number());
     out.material = readProperties(piece.at("properties"));
 }
 
-CaseStage readStage(const StrictJson& stage, bool slab) {
-    if (slab)
+CaseStage readStage(const StrictJson& stage, heat::Shape shape) {
+    if (heat::isCrossSection(shape))
+        stage.onlyKeys({"duration_s", "top", "bottom", "side", "turn_after"});
+    else if (shape == heat::Shape::slab)
         stage.onlyKeys({"duration_s", "top", "bottom", "turn_after"});
     else
         stage.onlyKeys({"duration_s", "side", "turn_after"});
@@ -143,17 +174,25 @@ CaseStage readStage(const StrictJson& stage, bool slab) {
     return out;
 }
 
-void note(const heat::PieceSolver& solver, bool slab, SimulateResult& out) {
+FaceBoundary withoutPlate(FaceBoundary face) {
+    face.plate.reset();
+    face.lumpedPlate.reset();
+    face.stone.reset();
+    return face;
+}
+
+void note(const heat::PieceSolver& solver, heat::Shape shape, SimulateResult& out) {
     const auto c = [](double k) { return k - kZeroCelsiusK; };
     out.timeS.push_back(solver.timeS());
     out.coreC.push_back(c(solver.coreK()));
     out.meanC.push_back(c(solver.meanK()));
-    if (slab) {
+    if (heat::hasTwoFaces(shape)) {
         out.topC.push_back(c(solver.surfaceK(heat::topFace)));
         out.bottomC.push_back(c(solver.surfaceK(heat::bottomFace)));
-    } else {
-        out.sideC.push_back(c(solver.surfaceK(heat::topFace)));
     }
+    if (shape != heat::Shape::slab)
+        out.sideC.push_back(
+            c(solver.surfaceK(heat::isCrossSection(shape) ? heat::sideFace : heat::topFace)));
 }
 
 } // namespace
@@ -164,7 +203,7 @@ Result<SimulateCase> readCase(const std::string& text) {
         SimulateCase out;
         readPiece(root.at("piece"), out);
         for (const StrictJson& stage : root.at("stages").list())
-            out.stages.push_back(readStage(stage, out.piece.shape == heat::Shape::slab));
+            out.stages.push_back(readStage(stage, out.piece.shape));
         if (out.stages.empty())
             throw root.at("stages").wrong("should hold at least one stage");
         if (root.has("report_every_s"))
@@ -185,8 +224,10 @@ Result<SimulateCase> readCase(const std::string& text) {
 
 Result<SimulateResult> runCase(const SimulateCase& input) {
     heat::SolverOptions options;
-    options.cells = 160;
+    options.cells = heat::isCrossSection(input.piece.shape) ? 60 : 160;
+    options.acrossCells = 30;
     options.toleranceK = 0.02;
+    options.stoneLayers = 10;
     options.pressurePa = input.pressurePa;
     options.boiling = input.boiling;
     auto solver =
@@ -194,13 +235,19 @@ Result<SimulateResult> runCase(const SimulateCase& input) {
                                   std::make_shared<heat::Vapour>(input.pressurePa), options);
     if (!solver)
         return tl::unexpected(solver.error());
-    const bool slab = input.piece.shape == heat::Shape::slab;
+    const heat::Shape shape = input.piece.shape;
     SimulateResult out;
-    note(*solver, slab, out);
+    note(*solver, shape, out);
     double stageEnd = 0, nextReport = input.reportEveryS;
     for (std::size_t i = 0; i < input.stages.size(); ++i) {
         const CaseStage& stage = input.stages[i];
-        solver->setBoundaries(slab ? stage.bottom : FaceBoundary{}, slab ? stage.top : stage.side);
+        if (heat::isCrossSection(shape))
+            solver->setBoundaries(stage.bottom, stage.top,
+                                  stage.side.value_or(withoutPlate(stage.top)));
+        else if (shape == heat::Shape::slab)
+            solver->setBoundaries(stage.bottom, stage.top);
+        else
+            solver->setBoundaries({}, stage.side.value_or(FaceBoundary{}));
         stageEnd += stage.durationS;
         const bool last = i + 1 == input.stages.size();
         while (solver->timeS() < stageEnd - 1e-9) {
@@ -212,7 +259,7 @@ Result<SimulateResult> runCase(const SimulateCase& input) {
                 nextReport += input.reportEveryS;
             // The food is turned at the end of its stage; a report at that moment is before it.
             if (atReport || (last && until >= stageEnd - 1e-9))
-                note(*solver, slab, out);
+                note(*solver, shape, out);
         }
         if (stage.turnAfter)
             solver->turn();
@@ -220,19 +267,19 @@ Result<SimulateResult> runCase(const SimulateCase& input) {
     return out;
 }
 
-std::string resultJson(const SimulateCase& input, const SimulateResult& r) {
+std::string resultJson(const SimulateResult& r) {
     nlohmann::json out{{"format", "dynamet-simulate-result"},
                        {"version", 1},
                        {"t_s", r.timeS},
                        {"core_C", r.coreC},
                        {"mean_C", r.meanC},
                        {"core_at_end_C", r.coreC.back()}};
-    if (input.piece.shape == heat::Shape::slab) {
+    if (!r.topC.empty()) {
         out["top_C"] = r.topC;
         out["bottom_C"] = r.bottomC;
-    } else {
-        out["side_C"] = r.sideC;
     }
+    if (!r.sideC.empty())
+        out["side_C"] = r.sideC;
     return out.dump();
 }
 

@@ -13,7 +13,8 @@ namespace dynamet::formats {
 /// One stage of a case: boundaries of the appliance's faces for a time, then perhaps a turn.
 struct CaseStage {
     double durationS = 0;
-    heat::FaceBoundary top, bottom, side;
+    heat::FaceBoundary top, bottom;
+    std::optional<heat::FaceBoundary> side; ///< without it a section's side sees what its top sees
     bool turnAfter = false;
 };
 
@@ -33,9 +34,9 @@ struct SimulateResult {
 };
 
 /// Reads a case. parse: broken JSON; invalidArgument: an unknown key, a missing or impossible value
-/// (wrong use); unsupported: a shape that needs the cross-section solver.
+/// (wrong use).
 Result<SimulateCase> readCase(const std::string& json);
 Result<SimulateResult> runCase(const SimulateCase& input);
-std::string resultJson(const SimulateCase& input, const SimulateResult& result);
+std::string resultJson(const SimulateResult& result);
 
 } // namespace dynamet::formats

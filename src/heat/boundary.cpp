@@ -7,12 +7,10 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 
 namespace dynamet::heat {
 namespace {
 
-constexpr double kLeastEvaporated = 1e-3; // kg/m², keeps the drying law finite at the start
 constexpr double kThermostatBandK = 4;
 
 void addRadiation(FaceFlux& out, const Radiator& radiator, double surfaceK, double timeS) {
@@ -23,23 +21,17 @@ void addRadiation(FaceFlux& out, const Radiator& radiator, double surfaceK, doub
     out.dryCoefficient += 4 * factor * s2 * surfaceK;
 }
 
-/// ṁ = min(ṁ_wet, 2 W0² D / (π E)): docs/physics.md, drying-law form.
+/// Lewis analogy with Stefan flow, saturation lowered by the face's water activity.
 void addEvaporation(FaceFlux& out, const FaceBoundary& face, const Vapour& vapour,
-                    const FaceMoisture& moisture, double surfaceK) {
-    if (!face.vapourPa || !face.air || moisture.water0 <= 0 || moisture.evaporated >= moisture.most)
+                    const Surface& surface) {
+    if (!face.vapourPa || !face.air || surface.activity <= 0)
         return;
-    const Vapour::Wet wet = vapour.wet(surfaceK, *face.vapourPa);
-    double mass = face.air->h * wet.mass, slope = face.air->h * wet.slope;
-    const double limit = 2 * moisture.water0 * moisture.water0 * moisture.supply *
-                         vapour.diffusivity(surfaceK) /
-                         (std::numbers::pi * std::max(moisture.evaporated, kLeastEvaporated));
-    if (mass > limit) {
-        mass = limit;
-        slope = 0;
-    }
-    out.evaporation = mass;
-    out.flux -= mass * wet.latent;
-    out.slope -= slope * wet.latent;
+    const Vapour::Wet wet = vapour.wet(surface.kelvin, *face.vapourPa, surface.activity);
+    out.evaporation = face.air->h * wet.mass;
+    out.evaporationSlope = face.air->h * wet.activitySlope * surface.activitySlope;
+    out.fluxByWater = -out.evaporationSlope * wet.latent;
+    out.flux -= out.evaporation * wet.latent;
+    out.slope -= face.air->h * wet.slope * wet.latent;
 }
 
 } // namespace
@@ -68,9 +60,10 @@ void TimeCurve::kinks(std::vector<double>& out) const {
         out.push_back(point.first);
 }
 
-FaceFlux fluxInto(const FaceBoundary& face, const Vapour& vapour, const FaceMoisture& moisture,
-                  double surfaceK, double timeS) {
+FaceFlux fluxInto(const FaceBoundary& face, const Vapour& vapour, const Surface& surface,
+                  double timeS) {
     FaceFlux out;
+    const double surfaceK = surface.kelvin;
     if (face.air) {
         out.dryFlux += face.air->h * (face.air->airK.at(timeS) - surfaceK);
         out.dryCoefficient += face.air->h;
@@ -87,7 +80,7 @@ FaceFlux fluxInto(const FaceBoundary& face, const Vapour& vapour, const FaceMois
         out.flux += face.liquid->h * (face.liquid->kelvin.at(timeS) - surfaceK);
         out.slope -= face.liquid->h;
     }
-    addEvaporation(out, face, vapour, moisture, surfaceK);
+    addEvaporation(out, face, vapour, surface);
     return out;
 }
 

@@ -59,6 +59,19 @@ struct LumpedPlate {
     std::optional<double> setK;
     bool operator==(const LumpedPlate&) const = default;
 };
+/// A stone or brick floor in layers: it dips at its face long before its depth notices. Heated from
+/// below by a flux, losing there to the ambient.
+struct StoneFloor {
+    double startK = 0;
+    double contact = 0; ///< W/m²K between its face and the food
+    double thicknessM = 0.02;
+    double conductivity = 1.3;   ///< W/mK
+    double heatCapacity = 2.0e6; ///< J/m³K
+    double underFlux = 0;        ///< W/m²
+    double underLoss = 0;        ///< W/m²K
+    double ambientK = 293.15;
+    bool operator==(const StoneFloor&) const = default;
+};
 struct Liquid {
     TimeCurve kelvin;
     double h = 0;
@@ -72,30 +85,32 @@ struct FaceBoundary {
     std::vector<Radiator> radiators;
     std::optional<FixedPlate> plate;
     std::optional<LumpedPlate> lumpedPlate;
+    std::optional<StoneFloor> stone; ///< bottom and top only
     std::optional<Liquid> liquid;
     double flux = 0;                ///< W/m²
     std::optional<double> vapourPa; ///< with it a wet face evaporates (needs air)
     bool operator==(const FaceBoundary&) const = default;
 };
 
-/// The moisture of a face under the drying law.
-struct FaceMoisture {
-    double water0 = 0;     ///< kg/m³ in the food; 0 = nothing evaporates
-    double evaporated = 0; ///< kg/m² so far
-    double most = 0;       ///< kg/m² that the face can give
-    double supply = 1;     ///< factor on the diffusivity (an uncertain input)
+/// What a face is like at a moment.
+struct Surface {
+    double kelvin = 293.15;
+    double activity = 0;      ///< of its water; 0 = dry or frozen: nothing evaporates
+    double activitySlope = 0; ///< by the share of water left
 };
 
-/// Flux into the food without a lumped plate, W/m², with its derivative by the face's temperature.
+/// Flux into the food without a lumped plate or stone, W/m², with its derivative by temperature.
 struct FaceFlux {
     double flux = 0;
     double slope = 0;
-    double evaporation = 0;    ///< kg/m²s
-    double dryFlux = 0;        ///< convective and radiant part, W/m²
-    double dryCoefficient = 0; ///< W/m²K
+    double evaporation = 0;      ///< kg/m²s
+    double evaporationSlope = 0; ///< its derivative by the share of water left
+    double fluxByWater = 0;      ///< derivative of `flux` by the share of water left
+    double dryFlux = 0;          ///< convective and radiant part, W/m²
+    double dryCoefficient = 0;   ///< W/m²K
 };
-FaceFlux fluxInto(const FaceBoundary& face, const Vapour& vapour, const FaceMoisture& moisture,
-                  double surfaceK, double timeS);
+FaceFlux fluxInto(const FaceBoundary& face, const Vapour& vapour, const Surface& surface,
+                  double timeS);
 
 /// What a lumped plate's burner gives at its temperature, W/m², and the slope of that.
 std::pair<double, double> burnerOf(const LumpedPlate& plate, double plateK);

@@ -3,38 +3,60 @@
 
 #include "heat/material.h"
 
+#include "food/freezing.h"
 #include "quantity/temperature.h"
+
+#include <algorithm>
+#include <cmath>
 
 namespace dynamet::heat {
 namespace {
+
 constexpr int kRows = 442; // one more than the steps, so that a next row always exists
-}
+constexpr double kColdestC = -40, kFrozenStepK = 0.05;
+constexpr double kHalfActivity = 0.10, kHighestActivity = 0.99;
+
+} // namespace
 
 Material::Material(const ConstantProperties& constants) {
     const double capacity = constants.density * constants.specificHeat;
     full_.assign(kRows, {capacity, constants.conductivity});
-    rows_.assign(kRows,
-                 {capacity, constants.conductivity, capacity, 0, constants.conductivity, 0, 0});
+    rows_.assign(kRows, {capacity, 0, constants.conductivity, 0, 0});
 }
 
-Material::Material(const food::Composition& composition)
+Material::Material(const food::Composition& composition, double freezingC, bool withIce)
     : water0_(food::waterPerVolume(composition)) {
+    const double dry =
+        composition.protein + composition.carbohydrate + composition.fibre + composition.ash;
+    dryRatio_ = composition.water > 0 ? dry / composition.water : 0;
     full_.reserve(kRows);
     rows_.reserve(kRows);
     for (int i = 0; i < kRows; ++i) {
         const double celsius = i - 40.0;
         const food::VolumeParts parts = food::volumeParts(composition, celsius);
-        Row r{};
-        r.dryCapacity = food::dryHeatCapacity(composition, celsius);
-        r.waterCapacity = water0_ * food::waterSpecificHeatInFood(celsius);
-        r.fullCapacity = r.dryCapacity + r.waterCapacity;
-        r.drySum = parts.drySum;
-        r.waterShare = parts.waterShare;
-        r.waterConductivity = parts.waterConductivity;
-        r.fullConductivity = food::conductivityOf(parts, 1);
+        const Row r{food::dryHeatCapacity(composition, celsius),
+                    water0_ * food::waterSpecificHeatInFood(celsius), parts.drySum,
+                    parts.waterShare, parts.waterConductivity};
         rows_.push_back(r);
-        full_.push_back({r.fullCapacity, r.fullConductivity});
+        full_.push_back({r.dryCapacity + r.waterCapacity, food::conductivityOf(parts, 1)});
     }
+    if (composition.water <= 0 || !withIce)
+        return;
+    freezingK_ = freezingC + kZeroCelsiusK;
+    const int steps = static_cast<int>(std::floor((freezingC - kColdestC) / kFrozenStepK));
+    double sensible = 0, before = food::frozenHeatCapacity(composition, freezingC, freezingC);
+    for (int i = 0; i <= steps; ++i) { // counted down from the freezing point
+        const double c = freezingC - kFrozenStepK * i;
+        const double capacity = food::frozenHeatCapacity(composition, freezingC, c);
+        if (i > 0)
+            sensible -= kFrozenStepK * (capacity + before) / 2;
+        before = capacity;
+        frozen_.push_back({sensible - food::meltingHeat(composition, freezingC, c), 0,
+                           food::frozenConductivity(composition, freezingC, c)});
+    }
+    for (std::size_t i = 0; i + 1 < frozen_.size(); ++i)
+        frozen_[i].capacity = (frozen_[i].enthalpy - frozen_[i + 1].enthalpy) / kFrozenStepK;
+    frozen_.back().capacity = frozen_[frozen_.size() - 2].capacity;
 }
 
 Material::Row Material::row(double kelvin) const {
@@ -42,13 +64,114 @@ Material::Row Material::row(double kelvin) const {
     const std::size_t i = at(kelvin, share);
     const Row &a = rows_[i], &b = rows_[i + 1];
     const auto mix = [share](double x, double y) { return x + share * (y - x); };
-    return {mix(a.fullCapacity, b.fullCapacity),
-            mix(a.fullConductivity, b.fullConductivity),
-            mix(a.dryCapacity, b.dryCapacity),
-            mix(a.waterCapacity, b.waterCapacity),
-            mix(a.drySum, b.drySum),
-            mix(a.waterShare, b.waterShare),
+    return {mix(a.dryCapacity, b.dryCapacity), mix(a.waterCapacity, b.waterCapacity),
+            mix(a.drySum, b.drySum), mix(a.waterShare, b.waterShare),
             mix(a.waterConductivity, b.waterConductivity)};
+}
+
+void Material::partial(double kelvin, double waterLeft, double& capacity,
+                       double& conductivity) const {
+    if (kelvin < freezingK_)
+        return frozen(kelvin, capacity, conductivity);
+    const Row r = row(kelvin);
+    capacity = r.dryCapacity + waterLeft * r.waterCapacity;
+    const double lost = r.waterShare * (1 - waterLeft), s = 1 - lost / 2;
+    conductivity =
+        (r.drySum + r.waterShare * waterLeft * r.waterConductivity + lost * 0.015) / (s * s);
+}
+
+double Material::heatCapacity(double kelvin, double waterLeft) const {
+    double capacity = 0, ignored = 0;
+    waterLeft == 1 ? full(kelvin, capacity, ignored)
+                   : partial(kelvin, waterLeft, capacity, ignored);
+    return capacity;
+}
+
+double Material::conductivity(double kelvin, double waterLeft) const {
+    double ignored = 0, conductivity = 0;
+    waterLeft == 1 ? full(kelvin, ignored, conductivity)
+                   : partial(kelvin, waterLeft, ignored, conductivity);
+    return conductivity;
+}
+
+double Material::waterCapacity(double kelvin) const {
+    double share = 0;
+    const std::size_t i = at(kelvin, share);
+    return rows_[i].waterCapacity + share * (rows_[i + 1].waterCapacity - rows_[i].waterCapacity);
+}
+
+void Material::frozen(double kelvin, double& capacity, double& conductivity) const {
+    const double place = std::clamp((freezingK_ - kelvin) / kFrozenStepK, 0.0,
+                                    static_cast<double>(frozen_.size()) - 1.001);
+    const auto i = static_cast<std::size_t>(place);
+    const double share = place - static_cast<double>(i);
+    const Frozen &a = frozen_[i], &b = frozen_[i + 1];
+    capacity = a.capacity;
+    conductivity = a.conductivity + share * (b.conductivity - a.conductivity);
+}
+
+double Material::frozenEnthalpy(double kelvin) const {
+    const double place = (freezingK_ - kelvin) / kFrozenStepK;
+    const double last = static_cast<double>(frozen_.size()) - 1;
+    if (place >= last)
+        return frozen_.back().enthalpy - (place - last) * kFrozenStepK * frozen_.back().capacity;
+    const auto i = static_cast<std::size_t>(place);
+    const double share = place - static_cast<double>(i);
+    return frozen_[i].enthalpy + share * (frozen_[i + 1].enthalpy - frozen_[i].enthalpy);
+}
+
+double Material::thawedTo(double enthalpy) const {
+    if (!(enthalpy < 0))
+        return freezingK_;
+    if (enthalpy <= frozen_.back().enthalpy)
+        return freezingK_ - kFrozenStepK * static_cast<double>(frozen_.size() - 1) +
+               (enthalpy - frozen_.back().enthalpy) / frozen_.back().capacity;
+    const auto after =
+        std::lower_bound(frozen_.begin(), frozen_.end(), enthalpy,
+                         [](const Frozen& row, double wanted) { return row.enthalpy > wanted; });
+    const auto i = static_cast<std::size_t>(after - frozen_.begin());
+    const double share =
+        (frozen_[i - 1].enthalpy - enthalpy) / (frozen_[i - 1].enthalpy - frozen_[i].enthalpy);
+    return freezingK_ - kFrozenStepK * (static_cast<double>(i - 1) + share);
+}
+
+double Material::warmed(double kelvin, double waterLeft, double capacity, double heat) const {
+    double from = kelvin, left = heat;
+    if (kelvin < freezingK_) {
+        const double reached = frozenEnthalpy(kelvin) + heat;
+        if (reached < 0)
+            return thawedTo(reached);
+        from = freezingK_;
+        left = reached;
+        capacity = heatCapacity(freezingK_, waterLeft);
+    }
+    const double guess = from + left / capacity;
+    if (guess < freezingK_ && !frozen_.empty())
+        return thawedTo(left + capacity * (from - freezingK_));
+    return from + left / heatCapacity((from + guess) / 2, waterLeft);
+}
+
+double Material::enthalpy(double kelvin, double waterLeft) const {
+    if (kelvin < freezingK_)
+        return frozenEnthalpy(kelvin);
+    double sum = 0;
+    const double low = std::max(freezingK_, 233.15);
+    constexpr int kPieces = 32;
+    const double h = (kelvin - low) / kPieces;
+    for (int i = 0; i < kPieces; ++i)
+        sum += h * heatCapacity(low + h * (i + 0.5), waterLeft);
+    return sum;
+}
+
+double Material::waterActivity(double waterLeft, double& slope) const {
+    if (waterLeft <= 0) {
+        slope = 0;
+        return 0;
+    }
+    const double ratio = kHalfActivity * dryRatio_ / waterLeft, squared = ratio * ratio;
+    const double activity = kHighestActivity / (1 + squared);
+    slope = 2 * squared / waterLeft / (1 + squared) * activity;
+    return activity;
 }
 
 } // namespace dynamet::heat

@@ -18,50 +18,72 @@ struct ConstantProperties {
     bool operator==(const ConstantProperties&) const = default;
 };
 
-/// Properties of a food on a grid of 1 K, linear between, held outside −40 to 400 °C. All per
-/// original volume. Built once per cook; reading allocates nothing.
+/// Begins to freeze here unless the food says otherwise (common for meat; ASHRAE
+/// Handbook—Refrigeration, from memory).
+inline constexpr double kUsualFreezingC = -1.7;
+
+/// Properties of a food on a grid of 1 K, linear between, held outside −40 to 400 °C; below the
+/// freezing point on a grid of 0.05 K. All per original volume. Built once per cook; reading
+/// allocates nothing.
 class Material {
   public:
     explicit Material(const ConstantProperties& constants);
-    explicit Material(const food::Composition& composition);
+    /// Without ice the food stays as it is below its freezing point (cooks that never go there).
+    explicit Material(const food::Composition& composition, double freezingC = kUsualFreezingC,
+                      bool withIce = true);
 
     double waterPerVolume() const { return water0_; } ///< kg/m³ at the start; 0 = dry
-    /// J/m³K with `waterLeft` (0…1) of the water still there.
-    double heatCapacity(double kelvin, double waterLeft) const {
-        const Row r = row(kelvin);
-        return waterLeft == 1 ? r.fullCapacity : r.dryCapacity + waterLeft * r.waterCapacity;
-    }
-    /// W/mK, referred to the original thickness.
-    double conductivity(double kelvin, double waterLeft) const {
-        const Row r = row(kelvin);
-        if (waterLeft == 1)
-            return r.fullConductivity;
-        const double lost = r.waterShare * (1 - waterLeft), s = 1 - lost / 2;
-        return (r.drySum + r.waterShare * waterLeft * r.waterConductivity + lost * 0.015) / (s * s);
-    }
-    /// Both at once where no water has left.
+    /// Where ice begins, K; far below zero where none is reckoned with.
+    double freezingK() const { return freezingK_; }
+
+    /// Heat capacity J/m³K and conductivity W/mK at once where no water has left.
     void full(double kelvin, double& capacity, double& conductivity) const {
+        if (kelvin < freezingK_)
+            return frozen(kelvin, capacity, conductivity);
         double share = 0;
         const std::size_t i = at(kelvin, share);
         const Pair &a = full_[i], &b = full_[i + 1];
         capacity = a.capacity + share * (b.capacity - a.capacity);
         conductivity = a.conductivity + share * (b.conductivity - a.conductivity);
     }
+    /// The same with `waterLeft` (0…1) of the water still there; conductivity is referred to the
+    /// original thickness.
+    void partial(double kelvin, double waterLeft, double& capacity, double& conductivity) const;
+    double heatCapacity(double kelvin, double waterLeft) const;
+    double conductivity(double kelvin, double waterLeft) const;
+    /// J/m³K of the water alone, all of it.
+    double waterCapacity(double kelvin) const;
+
+    /// Temperature after `heat` J/m³ more; exact where ice melts, second order elsewhere.
+    double warmed(double kelvin, double waterLeft, double capacity, double heat) const;
+    /// J/m³ relative to the freezing point with all the water there.
+    double enthalpy(double kelvin, double waterLeft) const;
+
+    /// Activity of the water at a face, and its derivative by `waterLeft`: 0.99/(1 + (0.10/X)²), X
+    /// = water per fat-free dry matter (docs/physics.md).
+    double waterActivity(double waterLeft, double& slope) const;
 
   private:
     struct Pair {
         double capacity, conductivity;
     };
     struct Row {
-        double fullCapacity, fullConductivity, dryCapacity, waterCapacity, drySum, waterShare,
-            waterConductivity;
+        double dryCapacity, waterCapacity, drySum, waterShare, waterConductivity;
+    };
+    struct Frozen {
+        double enthalpy, capacity, conductivity;
     };
     static std::size_t at(double kelvin, double& share);
     Row row(double kelvin) const;
+    void frozen(double kelvin, double& capacity, double& conductivity) const;
+    double frozenEnthalpy(double kelvin) const;
+    double thawedTo(double enthalpy) const;
 
-    double water0_ = 0;
+    double water0_ = 0, freezingK_ = -1e9;
+    double dryRatio_ = 0; ///< fat-free dry matter per water at the start
     std::vector<Pair> full_;
     std::vector<Row> rows_;
+    std::vector<Frozen> frozen_; ///< from −40 °C up to the freezing point
 };
 
 inline std::size_t Material::at(double kelvin, double& share) {

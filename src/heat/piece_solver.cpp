@@ -6,16 +6,43 @@
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
-#include <limits>
 
 namespace dynamet::heat {
 namespace {
 
-constexpr double kGamma = 0.29289321881345254; // 1 − 1/√2, L-stable ROS2
 constexpr double kSafety = 0.9, kMostGrowth = 2.5, kLeastShrink = 0.3;
-constexpr double kBoilingSlackK = 1e-7;
-/// A node may pass the boiling point by this many tolerances inside a step before it is retried.
-constexpr double kOvershootTolerances = 15;
+constexpr int kMostStoneLayers = 16;
+constexpr double kStoneGrowth = 1.7; // each layer of a stone is this much thicker than the last
+
+std::vector<double> stoneSpans(int layers) {
+    std::vector<double> out;
+    double sum = 0, span = 1;
+    for (int i = 0; i < layers; ++i, span *= kStoneGrowth) {
+        out.push_back(span);
+        sum += span;
+    }
+    for (double& s : out)
+        s /= sum;
+    return out;
+}
+
+void addKinks(const FaceBoundary& face, std::vector<double>& out) {
+    if (face.air)
+        face.air->airK.kinks(out);
+    for (const Radiator& r : face.radiators)
+        r.kelvin.kinks(out);
+    if (face.plate)
+        face.plate->kelvin.kinks(out);
+    if (face.liquid)
+        face.liquid->kelvin.kinks(out);
+}
+
+FaceBoundary withoutPlates(FaceBoundary face) {
+    face.plate.reset();
+    face.lumpedPlate.reset();
+    face.stone.reset();
+    return face;
+}
 
 } // namespace
 
@@ -23,87 +50,164 @@ Result<PieceSolver> PieceSolver::create(const Piece& piece,
                                         std::shared_ptr<const Material> material,
                                         std::shared_ptr<const Vapour> vapour,
                                         const SolverOptions& options) {
-    if (!(piece.thicknessM >= 1e-4 && piece.thicknessM <= 1))
-        return fail(Errc::invalidArgument,
-                    fmt::format("a thickness of {} m is outside 0.1 mm to 1 m", piece.thicknessM));
-    const double coldest = material->waterPerVolume() > 0 ? 273.15 : 233.15;
-    if (!(piece.startK >= coldest && piece.startK <= 473.15))
-        return fail(
-            Errc::unsupported,
-            fmt::format("a start of {:.1f} °C is outside {:.0f} to 200 °C (from frozen is not "
-                        "computed yet)",
-                        piece.startK - 273.15, coldest - 273.15));
-    if (options.cells < 4 || options.cells % 2 != 0 || options.cells > 20000)
-        return fail(Errc::invalidArgument, "cells must be even, 4 to 20000");
+    if (!(piece.startK >= 233.15 && piece.startK <= 473.15))
+        return fail(Errc::unsupported, fmt::format("a start of {:.1f} °C is outside −40 to 200 °C",
+                                                   piece.startK - 273.15));
     if (!(options.toleranceK > 0))
         return fail(Errc::invalidArgument, "the tolerance must be above 0 K");
+    if (options.stoneLayers < 1 || options.stoneLayers > kMostStoneLayers)
+        return fail(Errc::invalidArgument, "stone layers must be 1 to 16");
+    if (!(piece.fatCapM >= 0 && piece.fatCapM < piece.thicknessM))
+        return fail(Errc::invalidArgument, "a fat cap must be thinner than the piece");
+    auto grid = gridFor(piece, options.cells, options.acrossCells, options.grading);
+    if (!grid)
+        return tl::unexpected(grid.error());
     PieceSolver s;
     s.material_ = std::move(material);
     s.vapour_ = std::move(vapour);
     s.options_ = options;
-    s.shape_ = piece.shape;
-    const bool slab = piece.shape == Shape::slab;
-    // A cylinder or sphere is solved from its centre out.
-    const auto cells = static_cast<std::size_t>(slab ? options.cells : options.cells / 2);
-    const double length = slab ? piece.thicknessM : piece.thicknessM / 2;
-    s.nodes_ = cells + 1;
-    s.core_ = slab ? cells / 2 : 0;
-    s.dx_ = length / static_cast<double>(cells);
-    const int m = slab ? 0 : (piece.shape == Shape::cylinder ? 1 : 2);
-    double total = 0;
-    for (std::size_t i = 0; i < s.nodes_; ++i) {
-        const double in = i == 0 ? 0 : (static_cast<double>(i) - 0.5) * s.dx_;
-        const double out = i == cells ? length : (static_cast<double>(i) + 0.5) * s.dx_;
-        s.volume_.push_back((std::pow(out, m + 1) - std::pow(in, m + 1)) / (m + 1));
-        total += s.volume_.back();
-        if (i < cells)
-            s.area_.push_back(std::pow(out, m));
-    }
-    s.faceArea_ = {slab ? 1.0 : 0.0, std::pow(length, m)};
-    const double water = s.material_->waterPerVolume();
-    s.most_ = {slab ? water * total / 2 : 0, water * total / s.faceArea_[topFace] / (slab ? 2 : 1)};
-    const std::size_t rows = s.nodes_ + 2;
-    for (auto* v :
-         {&s.now_.kelvin, &s.later_.kelvin, &s.lower_, &s.diagonal_, &s.upper_, &s.factorLower_,
-          &s.factorDiagonal_, &s.factorUpper_, &s.k1_, &s.k2_, &s.trial_, &s.rhs_})
-        v->assign(rows, 0);
-    for (auto* v : {&s.now_.boil, &s.later_.boil, &s.capacity_, &s.conductivity_, &s.conductance_,
-                    &s.waterTrial_})
-        v->assign(s.nodes_, 0);
-    s.state_.kelvin.assign(rows, piece.startK);
-    s.state_.peakK.assign(s.nodes_, piece.startK);
-    s.state_.waterLeft.assign(s.nodes_, 1);
-    s.state_.nextStepS = options.firstStepS;
+    s.piece_ = piece;
+    s.grid_ = std::move(*grid);
+    s.nodes_ = s.grid_.up.size();
+    s.columns_ = s.grid_.across.size();
+    s.plates_ = static_cast<std::size_t>(options.stoneLayers);
+    s.stride_ = s.nodes_ + 2 * s.plates_;
+    s.coreRow_ = s.row(s.grid_.coreAcross, s.grid_.coreUp);
+    s.stoneSpan_ = stoneSpans(options.stoneLayers);
+    const bool water = s.material_->waterPerVolume() > 0;
+    s.watery_ = water && options.boiling;
+    s.dry_ = !water || !options.moisture;
+    s.allocate(piece.startK);
+    s.numberSlots();
     return s;
 }
 
-void PieceSolver::setBoundaries(const FaceBoundary& bottom, const FaceBoundary& top) {
-    boundary_ = {bottom, top};
-    kinks_.clear();
-    for (const FaceBoundary& face : boundary_) {
-        if (face.air)
-            face.air->airK.kinks(kinks_);
-        for (const Radiator& r : face.radiators)
-            r.kelvin.kinks(kinks_);
-        if (face.plate)
-            face.plate->kelvin.kinks(kinks_);
-        if (face.liquid)
-            face.liquid->kelvin.kinks(kinks_);
+void PieceSolver::allocate(double startK) {
+    const std::size_t rows = columns_ * stride_, slots = 2 * columns_ + nodes_;
+    heat_ = SplitSystem(columns_, stride_);
+    water_ = SplitSystem(columns_, stride_);
+    for (auto* v : {&volume_, &reachUp_, &reachAcross_, &capacity_, &conductivity_, &diffusivity_,
+                    &heatByWater_, &heatFirst_, &heatSecond_, &waterFirst_, &waterSecond_, &rhs_,
+                    &coupled_, &now_.heat, &now_.water, &later_.heat, &later_.water})
+        v->assign(rows, 0);
+    for (auto* v : {&now_.sidePlate, &later_.sidePlate, &sidePlateSlope_, &plateFirst_})
+        v->assign(nodes_, 0);
+    for (auto* v : {&now_.evaporation, &later_.evaporation, &now_.film, &later_.film, &faceArea_})
+        v->assign(slots, 0);
+    for (std::size_t x = 0; x < columns_; ++x)
+        for (std::size_t y = 0; y < nodes_; ++y) {
+            const std::size_t i = row(x, y);
+            volume_[i] = grid_.volumeUp[y] * grid_.volumeAcross[x];
+            totalVolume_ += volume_[i];
+            if (y + 1 < nodes_)
+                reachUp_[i] =
+                    grid_.areaUp[y] * grid_.volumeAcross[x] / (grid_.up[y + 1] - grid_.up[y]);
+            if (x + 1 < columns_)
+                reachAcross_[i] = grid_.areaAcross[x] * grid_.volumeUp[y] /
+                                  (grid_.across[x + 1] - grid_.across[x]);
+        }
+    state_.kelvin.assign(rows, startK);
+    state_.peakK = state_.kelvin;
+    state_.waterLeft.assign(rows, 1);
+    state_.sidePlateK.assign(nodes_, startK);
+    state_.evaporated.assign(slots, 0);
+    state_.film.assign(slots, dry_ ? 0 : options_.filmKgM2);
+    state_.nextStepS = options_.firstStepS;
+    trial_ = {state_.kelvin, state_.waterLeft, state_.sidePlateK, state_.evaporated, state_.film};
+    capShare_.assign(nodes_, 0);
+    if (piece_.fatCapM > 0 && hasTwoFaces(piece_.shape))
+        for (std::size_t y = 0; y < nodes_; ++y)
+            capShare_[y] = piece_.thicknessM - grid_.up[y] < piece_.fatCapM ? 1 : 0;
+}
+
+/// Pieces of face in the order bottom, top (a column each), side (a node each), and which of them
+/// is nearest to a node: that is where its steam leaves.
+void PieceSolver::numberSlots() {
+    for (std::size_t x = 0; x < columns_; ++x) {
+        faceArea_[x] = grid_.bottomArea * grid_.volumeAcross[x];
+        faceArea_[columns_ + x] = grid_.topArea * grid_.volumeAcross[x];
     }
+    for (std::size_t y = 0; y < nodes_; ++y)
+        faceArea_[2 * columns_ + y] = grid_.sideArea * grid_.volumeUp[y];
+    slotOfRow_.assign(columns_ * stride_, 0);
+    for (std::size_t x = 0; x < columns_; ++x)
+        for (std::size_t y = 0; y < nodes_; ++y) {
+            const double below = grid_.bottomArea > 0 ? grid_.up[y] : 1e9;
+            const double above = grid_.up.back() - grid_.up[y];
+            const double out = grid_.sideArea > 0 ? grid_.across.back() - grid_.across[x] : 1e9;
+            const std::size_t upright = below < above ? x : columns_ + x;
+            slotOfRow_[row(x, y)] = out < std::min(below, above) ? 2 * columns_ + y : upright;
+        }
+}
+
+bool PieceSolver::hasFace(FaceIndex face) const {
+    const std::array<double, 3> areas{grid_.bottomArea, grid_.topArea, grid_.sideArea};
+    if (areas[face] == 0)
+        return false;
+    const FaceIndex boned = state_.turned ? topFace : bottomFace;
+    return !(piece_.bone == Bone::firstFace && face == boned);
+}
+
+std::size_t PieceSolver::middleRow(FaceIndex face) const {
+    if (face == sideFace)
+        return row(columns_ - 1, nodes_ / 2);
+    return row(grid_.coreAcross, face == bottomFace ? 0 : nodes_ - 1);
+}
+
+std::size_t PieceSolver::middleSlot(FaceIndex face) const {
+    if (face == sideFace)
+        return 2 * columns_ + nodes_ / 2;
+    return (face == bottomFace ? 0 : columns_) + grid_.coreAcross;
+}
+
+double PieceSolver::plateK(FaceIndex face) const {
+    if (face == sideFace)
+        return state_.sidePlateK[nodes_ / 2];
+    const std::size_t node = middleRow(face);
+    return state_.kelvin[face == bottomFace ? node - 1 : node + 1];
+}
+
+void PieceSolver::setBoundaries(const FaceBoundary& bottom, const FaceBoundary& top) {
+    setBoundaries(bottom, top, withoutPlates(top));
+}
+
+void PieceSolver::setBoundaries(const FaceBoundary& bottom, const FaceBoundary& top,
+                                const FaceBoundary& side) {
+    boundary_ = {bottom, top, side};
+    kinks_.clear();
+    for (const FaceBoundary& face : boundary_)
+        addKinks(face, kinks_);
     std::sort(kinks_.begin(), kinks_.end());
-    if (bottom.lumpedPlate)
-        state_.kelvin.front() = bottom.lumpedPlate->startK;
-    if (top.lumpedPlate)
-        state_.kelvin.back() = top.lumpedPlate->startK;
+    for (const FaceIndex face : {bottomFace, topFace}) {
+        const FaceBoundary& b = boundary_[face];
+        if (!b.lumpedPlate && !b.stone)
+            continue;
+        const double start = b.lumpedPlate ? b.lumpedPlate->startK : b.stone->startK;
+        for (std::size_t x = 0; x < columns_; ++x) {
+            const std::size_t first = face == bottomFace ? x * stride_ : row(x, nodes_);
+            std::fill_n(state_.kelvin.begin() + static_cast<std::ptrdiff_t>(first), plates_, start);
+        }
+    }
+    if (side.lumpedPlate)
+        std::fill(state_.sidePlateK.begin(), state_.sidePlateK.end(), side.lumpedPlate->startK);
     state_.nextStepS = options_.firstStepS;
     fresh_ = false;
 }
 
 void PieceSolver::turn() {
-    std::reverse(state_.kelvin.begin() + 1, state_.kelvin.end() - 1);
-    std::reverse(state_.waterLeft.begin(), state_.waterLeft.end());
-    std::reverse(state_.peakK.begin(), state_.peakK.end());
-    std::swap(state_.evaporated[0], state_.evaporated[1]);
+    for (auto* v : {&state_.kelvin, &state_.waterLeft, &state_.peakK})
+        for (std::size_t x = 0; x < columns_; ++x) {
+            const auto first = v->begin() + static_cast<std::ptrdiff_t>(row(x, 0));
+            std::reverse(first, first + static_cast<std::ptrdiff_t>(nodes_));
+        }
+    const auto slots = state_.evaporated.begin();
+    const auto columns = static_cast<std::ptrdiff_t>(columns_);
+    std::swap_ranges(slots, slots + columns, slots + columns);
+    std::reverse(slots + 2 * columns, state_.evaporated.end());
+    const auto film = state_.film.begin();
+    std::swap_ranges(film, film + columns, film + columns);
+    std::reverse(film + 2 * columns, state_.film.end());
+    state_.turned = !state_.turned;
     state_.nextStepS = options_.firstStepS;
     fresh_ = false;
 }
@@ -113,252 +217,39 @@ void PieceSolver::restore(const State& state) {
     fresh_ = false;
 }
 
-FaceMoisture PieceSolver::moistureAt(FaceIndex face,
-                                     const std::array<double, 2>& evaporated) const {
-    return {material_->waterPerVolume(), evaporated[face], most_[face], options_.moistureSupply};
-}
-
-FaceFlux PieceSolver::faceNow(FaceIndex face) const {
-    return fluxInto(boundary_[face], *vapour_, moistureAt(face, state_.evaporated), surfaceK(face),
-                    state_.timeS);
-}
-
-std::size_t PieceSolver::faceOfNode(std::size_t node) const {
-    return shape_ == Shape::slab && node <= core_ ? bottomFace : topFace;
-}
-
 double PieceSolver::meanK() const {
-    double sum = 0, volume = 0;
-    for (std::size_t i = 0; i < nodes_; ++i) {
-        sum += volume_[i] * state_.kelvin[i + 1];
-        volume += volume_[i];
-    }
-    return sum / volume;
+    double sum = 0;
+    for (std::size_t i = 0; i < volume_.size(); ++i)
+        sum += volume_[i] * state_.kelvin[i];
+    return sum / totalVolume_;
+}
+
+double PieceSolver::waterLostShare() const {
+    double sum = 0;
+    for (std::size_t i = 0; i < volume_.size(); ++i)
+        sum += volume_[i] * (1 - state_.waterLeft[i]);
+    return sum / totalVolume_;
 }
 
 double PieceSolver::heatContent() const {
     double sum = 0;
-    for (std::size_t i = 0; i < nodes_; ++i) {
-        const double t = state_.kelvin[i + 1], left = state_.waterLeft[i];
-        // Simpson's rule over the sensible heat; the missing water took its latent heat with it.
-        const double zero = 273.15;
-        const double mid = (t + zero) / 2;
-        const double mean =
-            (material_->heatCapacity(zero, left) + 4 * material_->heatCapacity(mid, left) +
-             material_->heatCapacity(t, left)) /
-            6;
-        sum += volume_[i] * mean * (t - zero);
-    }
+    for (std::size_t i = 0; i < volume_.size(); ++i)
+        if (volume_[i] > 0)
+            sum += volume_[i] * material_->enthalpy(state_.kelvin[i], state_.waterLeft[i]);
     return sum;
 }
 
-void PieceSolver::conductances(const std::vector<double>& kelvin,
-                               const std::vector<double>& water) {
-    for (std::size_t i = 0; i < nodes_; ++i) {
-        if (water[i] == 1) {
-            material_->full(kelvin[i + 1], capacity_[i], conductivity_[i]);
-        } else {
-            capacity_[i] = material_->heatCapacity(kelvin[i + 1], water[i]);
-            conductivity_[i] = material_->conductivity(kelvin[i + 1], water[i]);
-        }
-    }
-    for (std::size_t i = 0; i + 1 < nodes_; ++i) {
-        const double a = conductivity_[i], b = conductivity_[i + 1];
-        conductance_[i] = area_[i] * 2 * a * b / (a + b) / dx_;
-    }
+Surface PieceSolver::surfaceAt(double kelvin, double waterLeft) const {
+    Surface out{kelvin};
+    if (!dry_ && kelvin > material_->freezingK())
+        out.activity = material_->waterActivity(waterLeft, out.activitySlope);
+    return out;
 }
 
-void PieceSolver::addPlate(FaceIndex face, const std::vector<double>& kelvin, Rates& out,
-                           bool jacobian) {
-    const LumpedPlate& plate = *boundary_[face].lumpedPlate;
-    const std::size_t row = surfaceRow(face), own = face == bottomFace ? 0 : nodes_ + 1;
-    const double area = faceArea_[face];
-    out.kelvin[row] += area * plate.contact * (kelvin[own] - kelvin[row]);
-    const auto [burner, slope] = burnerOf(plate, kelvin[own]);
-    const double capacity = plate.areaRatio * plate.heatCapacity;
-    const double net = plate.areaRatio * (burner - plate.loss * (kelvin[own] - plate.ambientK)) -
-                       plate.contact * (kelvin[own] - kelvin[row]);
-    out.kelvin[own] = net / capacity;
-    if (!jacobian)
-        return;
-    diagonal_[row] -= area * plate.contact;
-    diagonal_[own] = (plate.areaRatio * (slope - plate.loss) - plate.contact) / capacity;
-    (face == bottomFace ? upper_ : lower_)[own] = plate.contact / capacity;
-    (face == bottomFace ? lower_ : upper_)[row] = area * plate.contact;
-}
-
-void PieceSolver::addFace(FaceIndex face, const std::vector<double>& kelvin,
-                          const std::array<double, 2>& evaporated, double timeS, Rates& out,
-                          bool jacobian) {
-    const std::size_t row = surfaceRow(face), own = face == bottomFace ? 0 : nodes_ + 1;
-    out.kelvin[own] = 0;
-    if (jacobian)
-        lower_[own] = diagonal_[own] = upper_[own] = 0;
-    if (faceArea_[face] == 0)
-        return;
-    const FaceFlux q =
-        fluxInto(boundary_[face], *vapour_, moistureAt(face, evaporated), kelvin[row], timeS);
-    out.kelvin[row] += faceArea_[face] * q.flux;
-    out.evaporation[face] = q.evaporation;
-    if (jacobian)
-        diagonal_[row] += faceArea_[face] * q.slope;
-    if (boundary_[face].lumpedPlate)
-        addPlate(face, kelvin, out, jacobian);
-}
-
-/// Turns net heat into rates: of temperature, or of boiling where a wet node is at the boiling
-/// point and still gains heat.
-void PieceSolver::finishRows(const std::vector<double>& kelvin, const std::vector<double>& water,
-                             Rates& out, bool jacobian) {
-    const double water0 = material_->waterPerVolume();
-    const double boiling = options_.boiling && water0 > 0 ? vapour_->boilingK() - kBoilingSlackK
-                                                          : std::numeric_limits<double>::infinity();
-    for (std::size_t i = 0; i < nodes_; ++i) {
-        const std::size_t row = i + 1;
-        const double net = out.kelvin[row];
-        out.boil[i] = 0;
-        if (kelvin[row] >= boiling && water[i] > 0 && net > 0) {
-            const double mass = net / vapour_->latentAtBoiling();
-            out.boil[i] = mass / (volume_[i] * water0);
-            const std::size_t face = faceOfNode(i);
-            out.evaporation[face] += mass / faceArea_[face];
-            out.kelvin[row] = 0;
-            if (jacobian)
-                lower_[row] = diagonal_[row] = upper_[row] = 0;
-            continue;
-        }
-        const double scale = 1 / (capacity_[i] * volume_[i]);
-        out.kelvin[row] = net * scale;
-        if (jacobian) {
-            lower_[row] *= scale;
-            diagonal_[row] *= scale;
-            upper_[row] *= scale;
-        }
-    }
-}
-
-void PieceSolver::evaluate(const std::vector<double>& kelvin, const std::vector<double>& water,
-                           const std::array<double, 2>& evaporated, double timeS, Rates& out,
-                           bool jacobian) {
-    conductances(kelvin, water);
-    double before = 0;
-    for (std::size_t i = 0; i < nodes_; ++i) {
-        const double flow =
-            i + 1 < nodes_ ? conductance_[i] * (kelvin[i + 2] - kelvin[i + 1]) : 0.0;
-        out.kelvin[i + 1] = flow - before;
-        before = flow;
-    }
-    if (jacobian)
-        for (std::size_t i = 0; i < nodes_; ++i) {
-            const double below = i > 0 ? conductance_[i - 1] : 0.0;
-            const double above = i + 1 < nodes_ ? conductance_[i] : 0.0;
-            lower_[i + 1] = below;
-            upper_[i + 1] = above;
-            diagonal_[i + 1] = -below - above;
-        }
-    out.evaporation = {};
-    addFace(bottomFace, kelvin, evaporated, timeS, out, jacobian);
-    addFace(topFace, kelvin, evaporated, timeS, out, jacobian);
-    finishRows(kelvin, water, out, jacobian);
-}
-
-void PieceSolver::factor(double gammaDt) {
-    const std::size_t rows = nodes_ + 2;
-    double reciprocal = 0;
-    for (std::size_t i = 0; i < rows; ++i) {
-        const double low = -gammaDt * lower_[i];
-        const double previous = i > 0 ? -gammaDt * upper_[i - 1] : 0.0;
-        factorLower_[i] = low * reciprocal;
-        reciprocal = 1 / (1 - gammaDt * diagonal_[i] - factorLower_[i] * previous);
-        factorDiagonal_[i] = reciprocal;
-        factorUpper_[i] = -gammaDt * upper_[i];
-    }
-}
-
-void PieceSolver::solve(const std::vector<double>& rhs, std::vector<double>& out) const {
-    const std::size_t rows = nodes_ + 2;
-    out[0] = rhs[0];
-    for (std::size_t i = 1; i < rows; ++i)
-        out[i] = rhs[i] - factorLower_[i] * out[i - 1];
-    out[rows - 1] *= factorDiagonal_[rows - 1];
-    for (std::size_t i = rows - 1; i-- > 0;)
-        out[i] = (out[i] - factorUpper_[i] * out[i + 1]) * factorDiagonal_[i];
-}
-
-/// One ROS2 step into trial_, waterTrial_ and evaporatedTrial_; returns the error in tolerances.
-double PieceSolver::tryStep(double dt) {
-    if (!fresh_) {
-        evaluate(state_.kelvin, state_.waterLeft, state_.evaporated, state_.timeS, now_, true);
-        fresh_ = true;
-    }
-    const std::size_t rows = nodes_ + 2;
-    const bool wet = options_.boiling && material_->waterPerVolume() > 0;
-    const double boiling = vapour_->boilingK();
-    factor(kGamma * dt);
-    solve(now_.kelvin, k1_);
-    for (std::size_t i = 0; i < rows; ++i)
-        trial_[i] = state_.kelvin[i] + dt * k1_[i];
-    for (std::size_t i = 0; i < nodes_; ++i) {
-        waterTrial_[i] = std::max(0.0, state_.waterLeft[i] - dt * now_.boil[i]);
-        if (wet && waterTrial_[i] > 0)
-            trial_[i + 1] = std::min(trial_[i + 1], boiling);
-    }
-    for (std::size_t f = 0; f < 2; ++f)
-        evaporatedTrial_[f] = state_.evaporated[f] + dt * now_.evaporation[f];
-    evaluate(trial_, waterTrial_, evaporatedTrial_, state_.timeS + dt, later_, false);
-    for (std::size_t i = 0; i < rows; ++i)
-        rhs_[i] = later_.kelvin[i] - 2 * k1_[i];
-    solve(rhs_, k2_);
-    double worst = 0;
-    for (std::size_t i = 0; i < rows; ++i) {
-        trial_[i] = state_.kelvin[i] + dt * (1.5 * k1_[i] + 0.5 * k2_[i]);
-        worst = std::max(worst, std::abs(0.5 * dt * (k1_[i] + k2_[i])));
-    }
-    for (std::size_t i = 0; i < nodes_; ++i)
-        waterTrial_[i] = state_.waterLeft[i] - dt / 2 * (now_.boil[i] + later_.boil[i]);
-    for (std::size_t f = 0; f < 2; ++f)
-        evaporatedTrial_[f] =
-            state_.evaporated[f] + dt / 2 * (now_.evaporation[f] + later_.evaporation[f]);
-    const double overshoot = wet ? settleWater() : 0;
-    return std::max(worst, overshoot / kOvershootTolerances) / options_.toleranceK;
-}
-
-/// Heat above the boiling point becomes steam, and water that was overdrawn becomes heat again.
-/// Returns the largest temperature that had to be put right.
-double PieceSolver::settleWater() {
-    const double boiling = vapour_->boilingK(), latent = vapour_->latentAtBoiling();
-    const double water0 = material_->waterPerVolume();
-    double worst = 0;
-    for (std::size_t i = 0; i < nodes_; ++i) {
-        double& t = trial_[i + 1];
-        double& left = waterTrial_[i];
-        const bool over = t > boiling && left > 0;
-        if (!over && left >= 0)
-            continue;
-        const double capacity = material_->heatCapacity(boiling, std::max(left, 0.0));
-        const double heat = over ? capacity * (t - boiling) : 0;
-        const double after = left - heat / (latent * water0);
-        worst = std::max(worst, std::abs(over ? t - boiling : left * latent * water0 / capacity));
-        const std::size_t face = faceOfNode(i);
-        evaporatedTrial_[face] +=
-            (left - std::max(after, 0.0)) * water0 * volume_[i] / faceArea_[face];
-        left = std::max(after, 0.0);
-        if (over)
-            t = boiling;
-        if (after < 0)
-            t += -after * latent * water0 / capacity;
-    }
-    return worst;
-}
-
-void PieceSolver::accept(double dt) {
-    std::swap(state_.kelvin, trial_);
-    std::swap(state_.waterLeft, waterTrial_);
-    state_.evaporated = evaporatedTrial_;
-    state_.timeS += dt;
-    for (std::size_t i = 0; i < nodes_; ++i)
-        state_.peakK[i] = std::max(state_.peakK[i], state_.kelvin[i + 1]);
-    ++steps_;
+FaceFlux PieceSolver::faceNow(FaceIndex face) const {
+    const std::size_t i = middleRow(face);
+    return fluxInto(boundary_[face], *vapour_, surfaceAt(state_.kelvin[i], state_.waterLeft[i]),
+                    state_.timeS);
 }
 
 Result<bool> PieceSolver::advance(double untilS, const StepObserver& observer) {
@@ -373,8 +264,6 @@ Result<bool> PieceSolver::advance(double untilS, const StepObserver& observer) {
         // Two even steps rather than a long one and a crumb.
         double dt =
             remaining <= wanted ? remaining : std::min(wanted, std::max(remaining / 2, 1e-6));
-        if (remaining > 2 * wanted)
-            dt = wanted;
         const double error = tryStep(dt);
         const double change =
             std::clamp(kSafety / std::sqrt(std::max(error, 1e-12)), kLeastShrink, kMostGrowth);
@@ -386,57 +275,22 @@ Result<bool> PieceSolver::advance(double untilS, const StepObserver& observer) {
             continue;
         }
         const bool last = dt == remaining;
-        StepReport report{state_.timeS, 0, coreK(), 0, now_.kelvin[core_ + 1], 0};
+        const double mass = heat_.mass[coreRow_];
+        StepReport report{state_.timeS, 0, coreK(), 0, now_.heat[coreRow_] / mass, 0};
         accept(dt);
         if (last)
             state_.timeS = goal;
         state_.nextStepS = last && dt < wanted ? std::max(wanted, dt * change) : dt * change;
         if (last && atKink)
             state_.nextStepS = options_.firstStepS;
-        evaluate(state_.kelvin, state_.waterLeft, state_.evaporated, state_.timeS, now_, true);
+        evaluate(state_.kelvin, state_.waterLeft, state_.sidePlateK, state_.timeS, now_, true);
         report.endS = state_.timeS;
         report.coreEndK = coreK();
-        report.coreEndRate = now_.kelvin[core_ + 1];
+        report.coreEndRate = now_.heat[coreRow_] / heat_.mass[coreRow_];
         if (observer && !observer(report))
             return false;
     }
     return true;
-}
-
-namespace {
-
-/// Cubic through both ends of a step with their slopes; share 0…1 of the step.
-double cubicAt(const StepReport& step, double share) {
-    const double h = step.endS - step.startS, s2 = share * share, s3 = s2 * share;
-    return (2 * s3 - 3 * s2 + 1) * step.coreStartK +
-           (s3 - 2 * s2 + share) * h * step.coreStartRate + (-2 * s3 + 3 * s2) * step.coreEndK +
-           (s3 - s2) * h * step.coreEndRate;
-}
-
-} // namespace
-
-double crossingTime(const StepReport& step, double kelvin) {
-    if (!(step.coreStartK < kelvin && step.coreEndK >= kelvin))
-        return step.coreStartK >= kelvin ? step.startS : std::numeric_limits<double>::quiet_NaN();
-    double low = 0, high = 1;
-    for (int i = 0; i < 40; ++i) {
-        const double mid = (low + high) / 2;
-        (cubicAt(step, mid) < kelvin ? low : high) = mid;
-    }
-    return step.startS + (step.endS - step.startS) * high;
-}
-
-std::pair<double, double> highestInside(const StepReport& step) {
-    if (!(step.coreStartRate > 0 && step.coreEndRate < 0))
-        return step.coreEndK >= step.coreStartK ? std::pair{step.coreEndK, step.endS}
-                                                : std::pair{step.coreStartK, step.startS};
-    double low = 0, high = 1; // one maximum: narrow it by thirds
-    for (int i = 0; i < 40; ++i) {
-        const double a = low + (high - low) / 3, b = high - (high - low) / 3;
-        (cubicAt(step, a) < cubicAt(step, b) ? low : high) =
-            cubicAt(step, a) < cubicAt(step, b) ? a : b;
-    }
-    return {cubicAt(step, low), step.startS + (step.endS - step.startS) * low};
 }
 
 } // namespace dynamet::heat

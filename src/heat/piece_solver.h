@@ -4,72 +4,69 @@
 #pragma once
 
 #include "heat/boundary.h"
+#include "heat/geometry.h"
 #include "heat/material.h"
-#include "quantity/result.h"
+#include "heat/split_system.h"
+#include "heat/step_report.h"
 
 #include <array>
-#include <functional>
 #include <memory>
 #include <vector>
 
 namespace dynamet::heat {
 
-enum class Shape { slab, cylinder, sphere };
-
-/// A piece of food in one dimension: a slab of this thickness with two faces, or a long cylinder or
-/// sphere of this diameter with one.
-struct Piece {
-    Shape shape = Shape::slab;
-    double thicknessM = 0.03;
-    double startK = 278.15;
-};
-
-/// Cells must be even (the core is a node). The step's error is held near `toleranceK`; what
-/// remains at the end is about a tenth of it.
+/// `cells` through the thickness must be even (the core is a node); a cross-section has
+/// `acrossCells` more from its middle to its side. The step's error (root mean square over the
+/// piece) is held near `toleranceK`; what remains at the end is about as much where water boils, a
+/// tenth of it where not.
 struct SolverOptions {
     int cells = 60;
+    int acrossCells = 20;
+    double grading = 0.75; ///< how much finer cells are at a face, 0 = even
     double toleranceK = 0.1;
     double pressurePa = 101325;
     bool boiling = true;
-    double moistureSupply = 1;
+    bool moisture = true;      ///< false: water leaves by boiling only
+    double moistureSupply = 1; ///< factor on the diffusivity (an uncertain input)
     double firstStepS = 0.05;
     double longestStepS = 300;
+    double filmKgM2 = 0; ///< water standing on a wet piece's faces
+    int stoneLayers = 1; ///< rows kept for a plate or a stone's layers at each face
 };
 
-/// Index of a face in the solver: slab bottom and top; the one face of a cylinder or sphere is top.
-enum FaceIndex : std::size_t { bottomFace = 0, topFace = 1 };
+/// Faces of the appliance. A cylinder or sphere has one, `topFace`; only sections have a side.
+enum FaceIndex : std::size_t { bottomFace = 0, topFace = 1, sideFace = 2 };
 
-/// Everything that changes while a piece cooks; copied to come back to a moment.
+/// Everything that changes while a piece cooks; copied to come back to a moment. Rows: for each
+/// column the bottom plate's, the nodes from bottom (or centre) to top, the top plate's.
 struct State {
     double timeS = 0;
-    std::vector<double> kelvin; ///< bottom plate, nodes from bottom (or centre) to top, top plate
+    std::vector<double> kelvin;
     std::vector<double> waterLeft; ///< share of the node's water, 1…0
     std::vector<double> peakK;     ///< highest temperature of each node so far
-    std::array<double, 2> evaporated{};
+    std::vector<double> sidePlateK;
+    std::vector<double> evaporated; ///< kg/m² through each piece of face: bottom, top, side
+    std::vector<double> film;       ///< kg/m² of water still standing on each piece of face
+    bool turned = false;            ///< the food's first face looks up
     double nextStepS = 0;
 };
 
-/// What an observer is told after every accepted step.
-struct StepReport {
-    double startS, endS;
-    double coreStartK, coreEndK;       ///< geometric centre
-    double coreStartRate, coreEndRate; ///< K/s
-};
-/// Returns false to stop after this step.
-using StepObserver = std::function<bool(const StepReport&)>;
-
 /// Solves docs/physics.md §1 for one piece between boundaries: finite volumes with a node on every
-/// face, ROS2 in time (L-stable, order 2, error-controlled), started anew at every known event. No
-/// allocation while stepping.
+/// face, heat and moisture, ROS2 in time (L-stable in one dimension, order 2, error-controlled),
+/// split by direction in a cross-section, started anew at every known event. No allocation while
+/// stepping.
 class PieceSolver {
   public:
-    /// invalidArgument: thickness, start temperature, cells or tolerance out of range.
+    /// invalidArgument: measures, start temperature, cells or tolerance out of range.
     static Result<PieceSolver> create(const Piece& piece, std::shared_ptr<const Material> material,
                                       std::shared_ptr<const Vapour> vapour,
                                       const SolverOptions& options);
 
-    /// New surroundings from now on; lumped plates start at their own temperature.
+    /// New surroundings from now on; plates and stones start at their own temperature. Without a
+    /// side of its own a section's side sees what the top sees, plates apart.
     void setBoundaries(const FaceBoundary& bottom, const FaceBoundary& top);
+    void setBoundaries(const FaceBoundary& bottom, const FaceBoundary& top,
+                       const FaceBoundary& side);
     /// Turns the food over; the surroundings stay.
     void turn();
     /// Steps up to a time exactly; false when the observer stopped it earlier. notConverged when
@@ -80,71 +77,107 @@ class PieceSolver {
     void restore(const State& state);
 
     double timeS() const { return state_.timeS; }
-    double coreK() const { return state_.kelvin[core_ + 1]; }
-    double surfaceK(FaceIndex face) const { return state_.kelvin[surfaceRow(face)]; }
-    double plateK(FaceIndex face) const {
-        return state_.kelvin[face == bottomFace ? 0 : nodes_ + 1];
-    }
+    double coreK() const { return coreOf(state_); }
+    double coreOf(const State& state) const { return state.kelvin[coreRow_]; }
+    /// Of the middle of a face.
+    double surfaceK(FaceIndex face) const { return state_.kelvin[middleRow(face)]; }
+    double plateK(FaceIndex face) const;
+    double evaporatedAt(FaceIndex face) const { return state_.evaporated[middleSlot(face)]; }
     double meanK() const;
-    /// Flux and dryness at a face now, for browning.
+    /// Share of all its water that the piece has lost.
+    double waterLostShare() const;
+    /// Flux and dryness at the middle of a face now, for browning.
     FaceFlux faceNow(FaceIndex face) const;
     double water0() const { return material_->waterPerVolume(); }
-    /// Heat in the food relative to 0 °C and its original water, J per m² of slab (property tests).
+    /// Heat in the food relative to its freezing point and original water, J per m² of slab, per
+    /// metre of half a block, per radian of a cylinder (property tests).
     double heatContent() const;
     long steps() const { return steps_; }
-    std::size_t nodes() const { return nodes_; }
-    double nodePositionM(std::size_t node) const { return static_cast<double>(node) * dx_; }
+    const Grid& grid() const { return grid_; }
+    bool hasFace(FaceIndex face) const;
+    std::size_t row(std::size_t column, std::size_t node) const {
+        return column * stride_ + plates_ + node;
+    }
 
   private:
     PieceSolver() = default;
     struct Rates {
-        std::vector<double> kelvin, boil; // K/s by row; share of water per s by node
-        std::array<double, 2> evaporation{};
+        std::vector<double> heat;  ///< W into each row
+        std::vector<double> water; ///< (share of water) m³/s into each node
+        std::vector<double> sidePlate;
+        std::vector<double> evaporation; ///< kg/m²s by piece of face
+        std::vector<double> film;        ///< kg/m²s by piece of face
     };
-    std::size_t surfaceRow(FaceIndex face) const { return face == bottomFace ? 1 : nodes_; }
-    FaceMoisture moistureAt(FaceIndex face, const std::array<double, 2>& evaporated) const;
+    struct Values {
+        std::vector<double> kelvin, water, sidePlate, evaporated, film;
+    };
+    void allocate(double startK);
+    void numberSlots();
+    std::size_t middleRow(FaceIndex face) const;
+    std::size_t middleSlot(FaceIndex face) const;
+    Surface surfaceAt(double kelvin, double waterLeft) const;
+
     void evaluate(const std::vector<double>& kelvin, const std::vector<double>& water,
-                  const std::array<double, 2>& evaporated, double timeS, Rates& out, bool jacobian);
-    void conductances(const std::vector<double>& kelvin, const std::vector<double>& water);
-    void addFace(FaceIndex face, const std::vector<double>& kelvin,
-                 const std::array<double, 2>& evaporated, double timeS, Rates& out, bool jacobian);
-    void addPlate(FaceIndex face, const std::vector<double>& kelvin, Rates& out, bool jacobian);
-    void finishRows(const std::vector<double>& kelvin, const std::vector<double>& water, Rates& out,
+                  const std::vector<double>& sidePlate, double timeS, Rates& out, bool jacobian);
+    void thinCap();
+    void properties(const std::vector<double>& kelvin, const std::vector<double>& water);
+    void flowUp(const std::vector<double>& kelvin, const std::vector<double>& water, Rates& out,
+                bool jacobian);
+    void flowAcross(const std::vector<double>& kelvin, const std::vector<double>& water, Rates& out,
                     bool jacobian);
-    void factor(double gammaDt);
-    void solve(const std::vector<double>& rhs, std::vector<double>& out) const;
+    void addFaces(const std::vector<double>& kelvin, const std::vector<double>& water,
+                  const std::vector<double>& sidePlate, double timeS, Rates& out, bool jacobian);
+    void addSlot(FaceIndex face, std::size_t slot, std::size_t row, double area,
+                 const std::vector<double>& kelvin, const std::vector<double>& water, double timeS,
+                 Rates& out, bool jacobian);
+    void addPlate(FaceIndex face, std::size_t column, const std::vector<double>& kelvin, Rates& out,
+                  bool jacobian);
+    void addStone(FaceIndex face, std::size_t column, const std::vector<double>& kelvin, Rates& out,
+                  bool jacobian);
+    void addSidePlate(std::size_t node, const std::vector<double>& kelvin,
+                      const std::vector<double>& sidePlate, Rates& out, bool jacobian);
+    bool arrivesHot(const std::vector<double>& kelvin, const std::vector<double>& water,
+                    std::size_t row) const;
+    void steamBetween(std::size_t dry, std::size_t wet, double flow,
+                      const std::vector<double>& kelvin, Rates& out) const;
+    void boil(const std::vector<double>& kelvin, const std::vector<double>& water, Rates& out,
+              bool jacobian);
+    void clearSystems();
+    double warmedBy(std::size_t row, double change) const;
     double tryStep(double dt);
+    void solveHeat(double tau, const std::vector<double>& rates,
+                   const std::vector<double>& waterRates, std::vector<double>& out);
+    double finish(double dt);
     double settleWater();
     void accept(double dt);
-    std::size_t faceOfNode(std::size_t node) const;
 
     std::shared_ptr<const Material> material_;
     std::shared_ptr<const Vapour> vapour_;
     SolverOptions options_;
-    Shape shape_ = Shape::slab;
-    std::size_t nodes_ = 0, core_ = 0;
-    double dx_ = 0;
-    std::vector<double> volume_, area_; // by node; by interface (n − 1)
-    std::array<double, 2> faceArea_{};
-    std::array<double, 2> most_{};
-    std::array<FaceBoundary, 2> boundary_;
+    Piece piece_;
+    Grid grid_;
+    std::size_t nodes_ = 0, columns_ = 0, plates_ = 1, stride_ = 0, coreRow_ = 0;
+    std::vector<double> volume_, reachUp_, reachAcross_; ///< by row; area/distance to the next
+    double totalVolume_ = 0;
+    std::vector<double> faceArea_;       ///< by piece of face
+    std::vector<std::size_t> slotOfRow_; ///< nearest piece of face
+    std::array<FaceBoundary, 3> boundary_;
+    std::vector<double> capShare_;  ///< of each node that is fat cap, in the food's order
+    std::vector<double> stoneSpan_; ///< thickness of a stone's layers as a share of the whole
     std::vector<double> kinks_;
 
     State state_;
-    bool fresh_ = false; // `now_` and the Jacobian belong to the present state
+    bool fresh_ = false;  ///< `now_` and the systems belong to the present state
+    bool dry_ = true;     ///< no water or none that moves
+    bool watery_ = false; ///< water can boil
     Rates now_, later_;
-    std::vector<double> capacity_, conductivity_, conductance_;
-    std::vector<double> lower_, diagonal_, upper_;
-    std::vector<double> factorLower_, factorDiagonal_, factorUpper_;
-    std::vector<double> k1_, k2_, trial_, rhs_, waterTrial_;
-    std::array<double, 2> evaporatedTrial_{};
+    std::vector<double> capacity_, conductivity_, diffusivity_, sidePlateSlope_;
+    SplitSystem heat_, water_;
+    std::vector<double> heatByWater_; ///< change of a row's heat by its water, at faces
+    std::vector<double> heatFirst_, heatSecond_, waterFirst_, waterSecond_, rhs_, coupled_,
+        plateFirst_;
+    Values trial_;
     long steps_ = 0;
 };
-
-/// Time inside a step at which the core first reaches `kelvin` (cubic between the step's ends);
-/// NaN when it does not.
-double crossingTime(const StepReport& step, double kelvin);
-/// Highest core temperature inside a step and when (the same cubic).
-std::pair<double, double> highestInside(const StepReport& step);
 
 } // namespace dynamet::heat

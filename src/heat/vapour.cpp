@@ -32,19 +32,21 @@ Vapour::Vapour(double pressurePa)
     }
 }
 
-Vapour::Wet Vapour::wet(double surfaceK, double vapourPa) const {
+Vapour::Wet Vapour::wet(double surfaceK, double vapourPa, double activity) const {
     const double place = std::clamp((surfaceK - kLowK) / kStepK, 0.0, kRows - 1.001);
     const auto i = static_cast<std::size_t>(place);
     const double share = place - static_cast<double>(i);
     const Row &a = rows_[i], &b = rows_[i + 1];
-    double saturation = a.saturation + share * (b.saturation - a.saturation);
-    double rise = (b.saturation - a.saturation) / kStepK;
-    if (saturation > 0.98 * pressure_) {
-        saturation = 0.98 * pressure_;
-        rise = 0;
+    const double saturation = a.saturation + share * (b.saturation - a.saturation);
+    double partial = activity * saturation;
+    double rise = activity * (b.saturation - a.saturation) / kStepK, byActivity = saturation;
+    if (partial > 0.98 * pressure_) {
+        partial = 0.98 * pressure_;
+        rise = byActivity = 0;
     }
-    return {kLewis * std::log((pressure_ - vapourPa) / (pressure_ - saturation)),
-            kLewis * rise / (pressure_ - saturation), a.latent + share * (b.latent - a.latent)};
+    const double room = kLewis / (pressure_ - partial);
+    return {kLewis * std::log((pressure_ - vapourPa) / (pressure_ - partial)), room * rise,
+            a.latent + share * (b.latent - a.latent), room * byActivity};
 }
 
 double Vapour::diffusivity(double surfaceK) const {

@@ -17,12 +17,14 @@ class Vapour {
     double latentAtBoiling() const { return latentAtBoiling_; } ///< J/kg
 
     struct Wet {
-        double mass;   ///< kg/m²s per W/m²K of the face's convective coefficient
-        double slope;  ///< its derivative by the face's temperature
-        double latent; ///< J/kg
+        double mass;          ///< kg/m²s per W/m²K of the face's convective coefficient
+        double slope;         ///< its derivative by the face's temperature
+        double latent;        ///< J/kg
+        double activitySlope; ///< derivative of `mass` by the water's activity
     };
-    /// Evaporation of a wet face by the Lewis analogy with Stefan flow; negative = condensation.
-    Wet wet(double surfaceK, double vapourPa) const;
+    /// Evaporation of a face by the Lewis analogy with Stefan flow, its saturation pressure lowered
+    /// by the activity of its water; negative = condensation.
+    Wet wet(double surfaceK, double vapourPa, double activity = 1) const;
     /// Diffusivity of water in the food, m²/s: 1e-9 at 55 °C, 45 kJ/mol, held above 100 °C.
     double diffusivity(double surfaceK) const;
 

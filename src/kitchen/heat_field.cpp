@@ -13,7 +13,7 @@ namespace dynamet::kitchen {
 namespace {
 
 constexpr std::array<const char*, 4> kFaces{"all", "top", "bottom", "side"};
-constexpr std::array<const char*, 17> kTerms{"air_K",
+constexpr std::array<const char*, 18> kTerms{"air_K",
                                              "h_air_W_m2K",
                                              "vapour_Pa",
                                              "radiant_K",
@@ -29,7 +29,8 @@ constexpr std::array<const char*, 17> kTerms{"air_K",
                                              "liquid_K",
                                              "h_liquid_W_m2K",
                                              "power_W",
-                                             "loss_W_K"};
+                                             "loss_W_K",
+                                             "plate_effusivity_W_s05_m2K"};
 
 } // namespace
 

@@ -19,7 +19,7 @@ enum class Face { all, top, bottom, side };
 
 /// What a face sees. Temperatures K, coefficients W/m²K, fluxes W/m², pressures Pa, heat capacity
 /// J/m²K; view = view factor × emissivity of the food; power W (hobs: becomes a plate flux), loss
-/// W/K. Words are kept in books: only ever append.
+/// W/K, effusivity of a stone floor W s^½/m²K. Words are kept in books: only ever append.
 enum class Term {
     air,
     hAir,
@@ -37,7 +37,8 @@ enum class Term {
     liquid,
     hLiquid,
     power,
-    loss
+    loss,
+    effusivity
 };
 
 struct FieldKey {

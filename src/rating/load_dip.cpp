@@ -211,15 +211,8 @@ void finishMetal(Reduction& out, const Spread& spread) {
 void finishStone(Reduction& out, const Spread& spread) {
     addQuantities(out, spread, {{"effusivity_W_s05_m2K", "W s½/m²K"}, {"contact_W_m2K", "W/m²K"}});
     const Quantity& e = out.quantities[0];
-    // Under an even flux a thick floor cools like a plate of this heat capacity after ten minutes.
-    constexpr double kLikeS = 600;
-    const double like = std::sqrt(std::numbers::pi * kLikeS) / 2;
-    out.fieldNumbers.push_back({{kitchen::Face::bottom, kitchen::Term::plateHeatCapacity},
-                                e.value * like,
-                                std::hypot(e.u, 0.15 * e.value) * like,
-                                kitchen::Provenance::measured,
-                                "",
-                                "ten minutes' worth of stone"});
+    out.fieldNumbers.push_back({{kitchen::Face::bottom, kitchen::Term::effusivity}, e.value, e.u,
+                                kitchen::Provenance::measured, "", ""});
     out.sentence = fmt::format("The floor takes hold with an effusivity of {}.",
                                printPlusMinus(e.value, halfWidth95(e), "W s½/m²K"));
 }

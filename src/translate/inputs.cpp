@@ -42,6 +42,8 @@ const char* nameOf(Term term) {
         return "liquid temperature";
     case Term::hLiquid:
         return "liquid movement";
+    case Term::effusivity:
+        return "stone's heat store";
     case Term::power:
         return "power";
     case Term::loss:
@@ -145,7 +147,7 @@ Shifted shifted(const cook::FoodPiece& piece, const cook::Programme& programme,
             out.piece.thicknessM *= std::exp(z * inputs[i].sd);
             break;
         case Input::What::start:
-            out.piece.startK = std::max(273.15, out.piece.startK + z * inputs[i].sd);
+            out.piece.startK = std::max(243.15, out.piece.startK + z * inputs[i].sd);
             break;
         case Input::What::moisture:
             out.piece.moistureSupply *= std::exp(z * inputs[i].sd);

@@ -28,12 +28,6 @@ double printedPull(double kelvin, bool fahrenheit) {
                       : Temperature::celsius(std::round(t.celsius())).kelvin();
 }
 
-cook::Programme withFixedTurn(cook::Programme programme, const cook::Outcome& outcome) {
-    if (programme.turning == cook::Turning::once && std::isfinite(outcome.turnS))
-        programme.turnAtS = outcome.turnS;
-    return programme;
-}
-
 } // namespace
 
 std::vector<Target> allTargets(const Request& request) {
@@ -67,7 +61,7 @@ Result<cook::Programme> programmeFor(const Request& request, const Target& targe
         programme.site = *site;
     programme.rest = request.rest;
     programme.turning =
-        request.piece.shape == heat::Shape::slab && facesDiffer(programme.field, programme.site)
+        hasTwoFaces(request.piece.shape) && facesDiffer(programme.field, programme.site)
             ? cook::Turning::once
             : cook::Turning::never;
     return programme;
@@ -146,7 +140,7 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
     const auto programme = programmeFor(prepared.request, row.target, row.instruction.setting);
     if (!row.reached || !programme)
         return;
-    const cook::Programme fixed = withFixedTurn(*programme, row.outcome);
+    const cook::Programme fixed = cook::withFixedTurn(*programme, row.outcome);
     cook::Tables tables = prepared.tables;
     tables.vapour = std::make_shared<heat::Vapour>(pressurePa(fixed.site));
     const WindowInput input{
@@ -179,7 +173,7 @@ Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row) {
         return tl::unexpected(programme.error());
     const cook::Tables tables{prepared.tables.material,
                               std::make_shared<heat::Vapour>(pressurePa(programme->site))};
-    return cook::cookFor(prepared.request.piece, withFixedTurn(*programme, row.outcome),
+    return cook::cookFor(prepared.request.piece, cook::withFixedTurn(*programme, row.outcome),
                          row.outcome.pullS, cook::kFull, tables, true);
 }
 

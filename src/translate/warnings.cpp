@@ -44,11 +44,10 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
     const auto& request = prepared.request;
     const auto verdict =
         food::judgeSafety(request.piece.food, request.piece.form, row.outcome.peakK,
-                          row.outcome.logReductions, request.fahrenheit);
+                          row.outcome.kills, request.fahrenheit);
     if (verdict.below)
         out.push_back({"below_minimum", verdict.text});
-    constexpr double kDangerLimitS = 2 * 3600;
-    if (row.outcome.dangerS > kDangerLimitS)
+    if (row.outcome.dangerS > food::kDangerLimitS)
         out.push_back(
             {"danger_zone",
              fmt::format("the core is between 5 and 54 °C for {}; common advice is at most 2 h",

@@ -16,6 +16,10 @@ namespace {
 
 constexpr double kTwoSided = 1.959963985, kOneSided5 = 1.644853627;
 
+bool freezes(const cook::FoodPiece& piece) {
+    return piece.startK < piece.food.freezingC + kZeroCelsiusK + 5;
+}
+
 struct Timer {
     const WindowInput* input;
     std::vector<Input> inputs;
@@ -25,7 +29,8 @@ struct Timer {
         const Shifted s = shifted(*input->piece, *input->programme, inputs, deviations);
         cook::Tables tables = input->tables;
         if (s.composition)
-            tables.material = std::make_shared<heat::Material>(s.piece.food.composition);
+            tables.material = std::make_shared<heat::Material>(
+                s.piece.food.composition, s.piece.food.freezingC, freezes(s.piece));
         ++*solves;
         const auto t = cook::timeToReach(s.piece, s.programme, input->pullK, effort, tables);
         return t.value_or(std::numeric_limits<double>::infinity());

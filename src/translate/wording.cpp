@@ -117,13 +117,14 @@ std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& pr
         {"Time there", printDuration(o.pullS)},
         {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
         {"Grey rim", fmt::format("{} mm", printFixed(o.rimM * 1000, 0))},
-        {"Water lost", fmt::format("about {} %", printFixed(o.waterLossShare * 100, 0))}};
+        {"Water lost", fmt::format("about {} ± {} %", printFixed(o.waterLossShare() * 100, 0),
+                                   printFixed(2 * o.juiceU * 100, 0))}};
 }
 
 std::string safetyLine(const Prepared& prepared, Units units) {
     const auto& piece = prepared.request.piece;
     const auto verdict = food::judgeSafety(piece.food, piece.form, prepared.outcome.peakK,
-                                           prepared.outcome.logReductions, units.fahrenheit);
+                                           prepared.outcome.kills, units.fahrenheit);
     return verdict.below ? "! " + verdict.text : verdict.text;
 }
 

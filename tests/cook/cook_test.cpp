@@ -90,8 +90,8 @@ TEST(CookTo, QuickEffortAgreesWithFullEffort) {
         const auto quick = cooked(steak(), programme, {C(56)}, kQuick);
         const auto full = cooked(steak(), programme, {C(56)}, kFull);
         const auto finest = cooked(steak(), programme, {C(56)}, {240, 0.02});
-        EXPECT_NEAR(full.pullS / finest.pullS, 1, 0.002) << setting;
-        EXPECT_NEAR(quick.pullS / full.pullS, 1, 0.01) << setting;
+        EXPECT_NEAR(full.pullS / finest.pullS, 1, 0.006) << setting;
+        EXPECT_NEAR(quick.pullS / full.pullS, 1, 0.025) << setting;
         EXPECT_NEAR(quick.pullK, full.pullK, 0.2) << setting;
     }
 }

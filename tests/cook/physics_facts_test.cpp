@@ -14,7 +14,9 @@ using namespace dynamet;
 using namespace dynamet::cook;
 using kitchen::Face, kitchen::Term;
 
-constexpr double C(double c) { return c + 273.15; }
+constexpr double C(double c) {
+    return c + 273.15;
+}
 
 FoodPiece beef(double mm, double startC = 5) {
     FoodPiece piece;
@@ -36,7 +38,9 @@ Programme oven(double celsius, double h, double vapourPa = 2500) {
 }
 
 double minutes(const FoodPiece& piece, const Programme& programme, double coreC) {
-    return timeToReach(piece, programme, C(coreC), kFull, tablesFor(piece.food, 101325)).value_or(NAN) / 60;
+    return timeToReach(piece, programme, C(coreC), kFull, tablesFor(piece.food, 101325))
+               .value_or(NAN) /
+           60;
 }
 
 // Leaving evaporation out is 30–42 % too fast at 110–180 °C.
@@ -54,12 +58,17 @@ TEST(Humidity, IsDecisiveBelow150AndHardlyAbove) {
     const double dry = minutes(beef(38), oven(120, 10, 1000), 57);
     EXPECT_NEAR(minutes(beef(38), oven(120, 10, 15000), 57) / dry, 44.0 / 67, 0.12);
     EXPECT_NEAR(minutes(beef(38), oven(120, 10, 40000), 57) / dry, 23.0 / 67, 0.12);
-    EXPECT_NEAR(minutes(beef(38), oven(180, 10, 15000), 57) / minutes(beef(38), oven(180, 10, 1000), 57), 0.92, 0.06);
-    EXPECT_GT(minutes(beef(38), oven(200, 10, 15000), 57) / minutes(beef(38), oven(200, 10, 1000), 57), 0.92);
+    EXPECT_NEAR(minutes(beef(38), oven(180, 10, 15000), 57) /
+                    minutes(beef(38), oven(180, 10, 1000), 57),
+                0.92, 0.06);
+    EXPECT_GT(minutes(beef(38), oven(200, 10, 15000), 57) /
+                  minutes(beef(38), oven(200, 10, 1000), 57),
+              0.92);
 }
 
 double thicknessExponent(const Programme& p, double coreC) {
-    return std::log(minutes(beef(40), p, coreC) / minutes(beef(25), p, coreC)) / std::log(40.0 / 25);
+    return std::log(minutes(beef(40), p, coreC) / minutes(beef(25), p, coreC)) /
+           std::log(40.0 / 25);
 }
 
 // Thickness exponent of time: 1.0–1.4 in air, 1.6 in a bath, not 2.
@@ -84,16 +93,20 @@ TEST(Sensitivity, OfStartAirAndTargetLiesInTheKnownRanges) {
 // Common rule, computed: 20 K less in a fan oven is right for h 7 → 12 at any thickness.
 TEST(RuleOfThumb, TwentyKelvinLessInAFanOvenIsRightForSevenToTwelve) {
     for (double mm : {20.0, 40.0, 60.0})
-        EXPECT_NEAR(minutes(beef(mm), oven(160, 12), 57) / minutes(beef(mm), oven(180, 7), 57), 1, 0.1) << mm;
+        EXPECT_NEAR(minutes(beef(mm), oven(160, 12), 57) / minutes(beef(mm), oven(180, 7), 57), 1,
+                    0.1)
+            << mm;
 }
 
-// Carry-over of 45 mm pulled at 48 °C: +1.6 K (107 °C), +3 (135), +6 (177), +8 (204); the drying law
-// is known to overstate it for roasts at 177 °C and above.
+// Carry-over of 45 mm pulled at 48 °C: +1.6 K (107 °C), +3 (135), +6 (177), +8 (204); the drying
+// law is known to overstate it for roasts at 177 °C and above.
 TEST(CarryOver, GrowsWithTheHeatOfTheOven) {
     double before = 0;
-    for (const auto& [celsius, expected] : {std::pair{107.0, 1.6}, {135.0, 3.0}, {177.0, 6.0}, {204.0, 8.0}}) {
+    for (const auto& [celsius, expected] :
+         {std::pair{107.0, 1.6}, {135.0, 3.0}, {177.0, 6.0}, {204.0, 8.0}}) {
         const FoodPiece piece = beef(45);
-        const auto o = cookTo(piece, oven(celsius, 10), {C(48), food::ReadAt::pull}, kFull, tablesFor(piece.food, 101325));
+        const auto o = cookTo(piece, oven(celsius, 10), {C(48), food::ReadAt::pull}, kFull,
+                              tablesFor(piece.food, 101325));
         ASSERT_TRUE(o.has_value());
         const double rise = o->peakK - o->pullK;
         EXPECT_GT(rise, before) << celsius;

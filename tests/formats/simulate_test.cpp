@@ -40,9 +40,9 @@ TEST(Simulate, ReportsAtZeroEveryStepAndTheEnd) {
 TEST(Simulate, AgreesWithCvodeOnFullPhysics) {
     const auto r = ran(R"({"piece": {"shape": "slab", "thickness_m": 0.028, "start_C": 5,
       "properties": {"composition": {"water": 0.72, "protein": 0.20, "fat": 0.07, "carbohydrate": 0, "fibre": 0, "ash": 0.01}}},
-      "stages": [{"duration_s": 300, "top": {"air_C": 40, "h": 8, "radiant_C": 40, "emissivity_view": 0.9, "evaporation": {"vapour_Pa": 2000}},
+      "stages": [{"duration_s": 200, "top": {"air_C": 40, "h": 8, "radiant_C": 40, "emissivity_view": 0.9, "evaporation": {"vapour_Pa": 2000}},
                   "bottom": {"plate": {"C": 210, "contact": 300}}, "turn_after": true},
-                 {"duration_s": 300, "top": {"air_C": 40, "h": 8, "radiant_C": 40, "emissivity_view": 0.9, "evaporation": {"vapour_Pa": 2000}},
+                 {"duration_s": 200, "top": {"air_C": 40, "h": 8, "radiant_C": 40, "emissivity_view": 0.9, "evaporation": {"vapour_Pa": 2000}},
                   "bottom": {"plate": {"C": 210, "contact": 300}}}], "report_every_s": 100})");
     reference::Case c;
     c.thicknessM = 0.028;
@@ -53,11 +53,42 @@ TEST(Simulate, AgreesWithCvodeOnFullPhysics) {
     c.top.hAir = 8;
     c.top.view = 0.9;
     c.top.vapourPa = 2000;
-    c.turnAtS = 300;
-    c.reportS = {100, 200, 300, 400, 500, 600};
+    c.turnAtS = 200;
+    c.reportS = {100, 200, 300, 400};
+    c.cells = 320;
+    c.grading = 0.95;
+    c.relativeTolerance = 1e-6;
     const auto expected = reference::solve(c);
     for (std::size_t i = 0; i < c.reportS.size(); ++i)
-        EXPECT_NEAR(r.coreC[i + 1] + 273.15, expected.coreK[i], 0.05) << c.reportS[i];
+        EXPECT_NEAR(r.coreC[i + 1] + 273.15, expected.coreK[i], 0.1) << c.reportS[i];
+}
+
+// The product of two slabs, as the solver's own tests have it; here by way of the case file.
+TEST(Simulate, ABlockIsAheadOfTheSlabAndItsSideFollowsItsTop) {
+    const auto at = [](const std::string& shape) {
+        return ran(R"({"piece": {)" + shape + R"(, "start_C": 5,
+          "properties": {"k": 0.5, "rho": 1000, "c": 3600}},
+          "stages": [{"duration_s": 1800, "top": {"air_C": 180, "h": 30},
+                      "bottom": {"air_C": 180, "h": 30}}], "report_every_s": 900})");
+    };
+    const auto block = at(R"("shape": "block", "thickness_m": 0.04, "width_m": 0.04)");
+    const auto slab = at(R"("shape": "slab", "thickness_m": 0.04)");
+    const double left = (180 - slab.coreC.back()) / 175;
+    EXPECT_NEAR((180 - block.coreC.back()) / 175, left * left, 1e-3) << "a square is a slab twice";
+    EXPECT_NEAR(block.sideC.back(), block.topC.back(), 0.1);
+    EXPECT_TRUE(slab.sideC.empty());
+}
+
+TEST(Simulate, AStoneFloorHoldsItsHeatWhereAPlateWouldNot) {
+    const auto at = [](const std::string& plate) {
+        return ran(R"({"piece": {"shape": "slab", "thickness_m": 0.01, "start_C": 20,
+          "properties": {"k": 0.4, "rho": 500, "c": 2800}},
+          "stages": [{"duration_s": 240, "top": {"air_C": 30, "h": 8}, "bottom": {"plate": )" +
+                   plate + R"(}}]})");
+    };
+    const auto stone = at(R"({"start_C": 300, "contact": 200, "effusivity_W_s05_m2K": 1600})");
+    const auto tin = at(R"({"start_C": 300, "contact": 200, "heat_capacity_J_m2K": 4000})");
+    EXPECT_GT(stone.bottomC.back(), tin.bottomC.back() + 20);
 }
 
 TEST(Simulate, TemperaturesMayFollowACurve) {
@@ -90,7 +121,7 @@ INSTANTIATE_TEST_SUITE_P(
                       Wrong{"\"thickness_m\": 0.03", "\"thickness_m\": -1", Errc::invalidArgument},
                       Wrong{"\"report_every_s\": 30", "\"report_every\": 30",
                             Errc::invalidArgument},
-                      Wrong{"\"shape\": \"slab\"", "\"shape\": \"block\"", Errc::unsupported},
+                      Wrong{"\"shape\": \"slab\"", "\"shape\": \"block\"", Errc::invalidArgument},
                       Wrong{"\"shape\": \"slab\"", "\"shape\": \"cube\"", Errc::invalidArgument},
                       Wrong{"\"top\": {", "\"top\": {\"insulated\": true, ", Errc::invalidArgument},
                       Wrong{"]", "", Errc::parse}));

@@ -25,8 +25,9 @@ J
 expect 0 core_at_end_C "$cli" simulate "$work/case.json" --json
 [[ $(json "['t_s'][-1]") == 900.0 && $(json "['format']") == dynamet-simulate-result ]] || no "the end of the case"
 sed 's/"slab"/"block"/' "$work/case.json" > "$work/block.json"
-expect 1 "needs the cross-section solver" "$cli" simulate "$work/block.json"
-expect 1 unsupported "$cli" simulate "$work/block.json" --json
+expect 2 "\"width_m\" is missing" "$cli" simulate "$work/block.json"
+sed 's/"slab"/"block", "width_m": 0.05/' "$work/case.json" > "$work/block.json"
+expect 0 side_C "$cli" simulate "$work/block.json" --json
 sed 's/"h": 15/"hh": 15/' "$work/case.json" > "$work/key.json"
 expect 2 '"hh" is not known' "$cli" simulate "$work/key.json"
 expect 1 "No such file" "$cli" simulate "$work/nowhere.json"

@@ -129,7 +129,7 @@ const std::vector<Row>& table() {
           pair,
           up,
           floorMap,
-          {"load-dip", {"bottom.plate_heat_capacity_J_m2K"}, {{"stone", 1}}}},
+          {"load-dip", {"bottom.plate_effusivity_W_s05_m2K"}, {{"stone", 1}}}},
          vapour},
         {countertopOven, {airLog, map, pair, up, floorMap}, vapour},
         {fanOven, {airLog, map, pair, up, down}, vapour},

@@ -19,7 +19,7 @@ namespace {
 using dynamet::Temperature;
 
 constexpr double kSigma = 5.670374e-8;
-constexpr double kRelax = 400; // 1/s: boiling takes the surplus away this fast
+constexpr double kRelax = 10000; // 1/s: boiling takes the surplus away this fast
 
 /// Property tables on 0.1 K, so that the reference is not slowed by polynomials.
 struct Tables {
@@ -49,18 +49,29 @@ struct Tables {
 struct Problem {
     const Case* input;
     Tables tables;
-    double boilingK, boilingLatent;
+    double boilingK, boilingLatent, fatFreeDry;
     Side bottom, top; // as the food's faces see them now
-    double dx;
     int n;
+    std::vector<double> size; ///< of the cells, m; finer at the faces
     std::vector<double>
         conductivities; // of the cells, kept so that the right-hand side allocates nothing
 
     explicit Problem(const Case& c)
         : input(&c), tables(c.composition), boilingK(dynamet::boilingPoint(c.pressurePa).kelvin()),
           boilingLatent(dynamet::latentHeatJPerKg(dynamet::boilingPoint(c.pressurePa))),
-          bottom(c.bottom), top(c.top), dx(c.thicknessM / c.cells), n(c.cells),
-          conductivities(static_cast<std::size_t>(c.cells)) {}
+          fatFreeDry(dynamet::food::densityAt(c.composition, 20) *
+                     (c.composition.protein + c.composition.carbohydrate + c.composition.fibre +
+                      c.composition.ash)),
+          bottom(c.bottom), top(c.top), n(c.cells),
+          conductivities(static_cast<std::size_t>(c.cells)) {
+        const auto edge = [&](int i) { // from the nearer face, quadratic
+            const double s = 2.0 * std::min(i, n - i) / n;
+            const double depth = c.thicknessM / 2 * s * (1 - c.grading + c.grading * s);
+            return i <= n / 2 ? depth : c.thicknessM - depth;
+        };
+        for (int i = 0; i < n; ++i)
+            size.push_back(edge(i + 1) - edge(i));
+    }
 
     double conductivity(double t, double left) const {
         const double share = Tables::read(tables.share, t);
@@ -69,33 +80,44 @@ struct Problem {
                 0.5 * lost * 0.03) /
                (thick * thick);
     }
-    double evaporation(const Side& side, double surface, double evaporated) const {
-        if (!side.vapourPa || evaporated >= tables.water0 * input->thicknessM / 2)
+    static double diffusion(double t) {
+        return 1e-9 * std::exp(-45000 / 8.314 * (1 / std::min(t, 373.15) - 1 / 328.15));
+    }
+    double evaporation(const Side& side, double surface, double left) const {
+        if (!side.vapourPa || left <= 0)
             return 0;
         const double p = input->pressurePa;
-        const double sat = std::min(Tables::read(tables.saturation, surface), 0.98 * p);
-        const double wet =
-            side.hAir / (1010 * 0.9) * 0.622 * std::log((p - *side.vapourPa) / (p - sat));
-        const double held = std::min(surface, 373.15);
-        const double diffusion = 1e-9 * std::exp(-45000 / 8.314 * (1 / held - 1 / 328.15));
-        const double limit =
-            2 * tables.water0 * tables.water0 * diffusion / (M_PI * std::max(evaporated, 1e-3));
-        return std::min(wet, limit);
+        const double moisture = left * tables.water0 / fatFreeDry;
+        const double activity = 0.99 / (1 + std::pow(0.10 / moisture, 2));
+        const double over = std::min(activity * Tables::read(tables.saturation, surface), 0.98 * p);
+        return side.hAir / (1010 * 0.9) * 0.622 * std::log((p - *side.vapourPa) / (p - over));
     }
-    double flux(const Side& side, double plate, double surface, double evaporated) const {
+    /// Water at the face: what comes through the half cell is what evaporates there.
+    double faceWater(const Side& side, double surface, double cell, double left) const {
+        const double g = 2 * diffusion(cell) * tables.water0 / size.front();
+        double low = 0, high = 1;
+        for (int i = 0; i < 45; ++i) {
+            const double mid = (low + high) / 2;
+            (g * (left - mid) > evaporation(side, surface, mid) ? low : high) = mid;
+        }
+        return low;
+    }
+    double flux(const Side& side, double plate, double surface, double cell, double left) const {
         double q = side.hAir * (side.airK - surface) +
                    side.view * kSigma * (std::pow(side.radiantK, 4) - std::pow(surface, 4));
         if (side.contact > 0)
             q += side.contact * (plate - surface);
-        return q - evaporation(side, surface, evaporated) * Tables::read(tables.latent, surface);
+        if (!side.vapourPa)
+            return q;
+        const double water = faceWater(side, surface, cell, left);
+        return q - evaporation(side, surface, water) * Tables::read(tables.latent, surface);
     }
     /// Surface temperature from the half cell: k (Ts − T1) / (dx/2) = q(Ts). The flux falls with
     /// Ts, so that the bracket always closes (Illinois rule).
-    double surface(const Side& side, double plate, double cell, double left,
-                   double evaporated) const {
-        const double g = 2 * conductivity(cell, left) / dx;
+    double surface(const Side& side, double plate, double cell, double left) const {
+        const double g = 2 * conductivity(cell, left) / size.front();
         const auto f = [&](double ts) {
-            return flux(side, plate, ts, evaporated) - g * (ts - cell);
+            return flux(side, plate, ts, cell, left) - g * (ts - cell);
         };
         double low = std::min(cell, 260.0) - 5, high = std::max(cell, 1200.0) + 5;
         double fLow = f(low), fHigh = f(high);
@@ -131,7 +153,7 @@ struct Problem {
     }
 };
 
-// Layout: [plate bottom, E bottom, T0, w0, T1, w1, …, plate top, E top].
+// Layout: [plate bottom, –, T0, w0, T1, w1, …, plate top, –].
 int rhs(double, N_Vector yv, N_Vector dv, void* data) {
     Problem& p = *static_cast<Problem*>(data);
     const double* y = NV_DATA_S(yv);
@@ -142,32 +164,47 @@ int rhs(double, N_Vector yv, N_Vector dv, void* data) {
     std::vector<double>& k = p.conductivities;
     for (int i = 0; i < n; ++i)
         k[static_cast<std::size_t>(i)] = p.conductivity(t(i), w(i));
-    double boiled[2] = {0, 0};
     const double plates[2] = {p.bottom.lumped ? y[0] : p.bottom.plateK,
                               p.top.lumped ? y[end] : p.top.plateK};
-    const double ts[2] = {p.surface(p.bottom, plates[0], t(0), w(0), y[1]),
-                          p.surface(p.top, plates[1], t(n - 1), w(n - 1), y[end + 1])};
-    const double q[2] = {p.flux(p.bottom, plates[0], ts[0], y[1]),
-                         p.flux(p.top, plates[1], ts[1], y[end + 1])};
-    double in = q[0];
+    const double ts[2] = {p.surface(p.bottom, plates[0], t(0), w(0)),
+                          p.surface(p.top, plates[1], t(n - 1), w(n - 1))};
+    const double q[2] = {p.flux(p.bottom, plates[0], ts[0], t(0), w(0)),
+                         p.flux(p.top, plates[1], ts[1], t(n - 1), w(n - 1))};
+    const auto leaving = [&](const Side& side, double face, int i) {
+        if (!side.vapourPa)
+            return 0.0;
+        const double left = p.faceWater(side, face, t(i), w(i));
+        return 2 * Problem::diffusion(t(i)) / p.size.front() * (w(i) - left);
+    };
+    const double ends[2] = {leaving(p.bottom, ts[0], 0), leaving(p.top, ts[1], n - 1)};
+    // Water that leaves through a face warms from its cell's temperature to the face's on the way.
+    double in = q[0] - 4180 * p.tables.water0 * ends[0] * (ts[0] - t(0)), flow = -ends[0];
     for (int i = 0; i < n; ++i) {
-        double out = -q[1];
+        double out = -(q[1] - 4180 * p.tables.water0 * ends[1] * (ts[1] - t(n - 1)));
+        double next = ends[1], carried = 0; // flow of water upwards, share·m/s
         if (i + 1 < n) {
             const double a = k[static_cast<std::size_t>(i)], b = k[static_cast<std::size_t>(i) + 1];
-            out = 2 * a * b / (a + b) / p.dx * (t(i) - t(i + 1));
+            const double here = p.size[static_cast<std::size_t>(i)],
+                         there = p.size[static_cast<std::size_t>(i) + 1];
+            out = 2 / (here / a + there / b) * (t(i) - t(i + 1));
+            next = (Problem::diffusion(t(i)) + Problem::diffusion(t(i + 1))) / (here + there) *
+                   (w(i) - w(i + 1));
+            carried -= next * (t(i + 1) - t(i));
         }
+        if (i > 0)
+            carried -= flow * (t(i) - t(i - 1));
         const double capacity =
-            dynamet::food::waterPerVolume(p.input->composition) > 0
-                ? Tables::read(p.tables.dry, t(i)) + w(i) * Tables::read(p.tables.waterC, t(i))
-                : 1;
+            Tables::read(p.tables.dry, t(i)) + w(i) * Tables::read(p.tables.waterC, t(i));
         double steam = 0; // kg/m³s
         if (p.input->boiling && t(i) > p.boilingK && y[3 + 2 * i] > 0)
             steam = kRelax * capacity * (t(i) - p.boilingK) / p.boilingLatent *
-                    std::min(1.0, y[3 + 2 * i] / 0.002);
-        d[2 + 2 * i] = ((in - out) / p.dx - steam * p.boilingLatent) / capacity;
-        d[3 + 2 * i] = -steam / p.tables.water0;
-        boiled[i < n / 2 ? 0 : 1] += steam * p.dx;
+                    std::min(1.0, y[3 + 2 * i] / 0.0005);
+        const double dx = p.size[static_cast<std::size_t>(i)];
+        const double heat = (in - out + carried / 2 * 4180 * p.tables.water0) / dx;
+        d[2 + 2 * i] = (heat - steam * p.boilingLatent) / capacity;
+        d[3 + 2 * i] = (flow - next) / dx - steam / p.tables.water0;
         in = out;
+        flow = next;
     }
     const Side* sides[2] = {&p.bottom, &p.top};
     for (int f = 0; f < 2; ++f) {
@@ -177,7 +214,7 @@ int rhs(double, N_Vector yv, N_Vector dv, void* data) {
                        sides[f]->contact * (y[at] - ts[f])) /
                           sides[f]->heatCapacity
                     : 0;
-        d[at + 1] = p.evaporation(*sides[f], ts[f], y[at + 1]) + boiled[f];
+        d[at + 1] = 0;
     }
     return 0;
 }
@@ -191,7 +228,7 @@ double extrapolated(const Problem& p, const double* y, bool top) {
     const int cell = top ? p.n - 1 : 0, at = top ? 2 + 2 * p.n : 0;
     const Side& side = top ? p.top : p.bottom;
     return p.surface(side, side.lumped ? y[at] : side.plateK, y[2 + 2 * cell],
-                     std::clamp(y[3 + 2 * cell], 0.0, 1.0), y[at + 1]);
+                     std::clamp(y[3 + 2 * cell], 0.0, 1.0));
 }
 
 void turn(Problem& p, double* y) {
@@ -199,7 +236,6 @@ void turn(Problem& p, double* y) {
         std::swap(y[2 + 2 * i], y[2 + 2 * (p.n - 1 - i)]);
         std::swap(y[3 + 2 * i], y[3 + 2 * (p.n - 1 - i)]);
     }
-    std::swap(y[1], y[3 + 2 * p.n]);
 }
 
 } // namespace
@@ -245,8 +281,8 @@ Result solve(const Case& problem) {
         }
         double sum = 0;
         for (int i = 0; i < p.n; ++i)
-            sum += values[2 + 2 * i];
-        out.meanK.push_back(sum / p.n);
+            sum += values[2 + 2 * i] * p.size[static_cast<std::size_t>(i)];
+        out.meanK.push_back(sum / problem.thicknessM);
         out.coreK.push_back((9 * (values[2 + p.n - 2] + values[2 + p.n]) -
                              (values[2 + p.n - 4] + values[2 + p.n + 2])) /
                             16);

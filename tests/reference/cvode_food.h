@@ -8,9 +8,9 @@
 #include <optional>
 #include <vector>
 
-/// The product's equations (docs/physics.md §1, drying-law form) written a second time for SUNDIALS
-/// CVODE, from the text alone: it includes nothing of src/heat. Cell-centred, boiling as a fast
-/// relaxation, surface temperature found from the half cell by Newton's method.
+/// The product's equations (docs/physics.md §1, moisture-field form) written a second time for
+/// SUNDIALS CVODE, from the text alone: it includes nothing of src/heat. Cell-centred, boiling as a
+/// fast relaxation, the face's temperature and water found from the half cell.
 namespace reference {
 
 struct Side {
@@ -29,7 +29,8 @@ struct Case {
     dynamet::food::Composition composition;
     double pressurePa = 101325;
     bool boiling = true;
-    int cells = 240;
+    int cells = 200;
+    double grading = 0.85; ///< 0 = even cells
     double relativeTolerance = 1e-7;
     Side bottom, top;
     double durationS = 3600;

@@ -49,13 +49,12 @@ void OutcomePane::drawProfile(const translate::Prepared& prepared) {
     plot_->clearPlottables();
     plot_->clearItems();
     const auto unit = document_.units().temperature();
-    const auto& profile = prepared.outcome.peakProfileK;
+    const cook::Section& section = prepared.outcome.section;
     QVector<double> depth, celsius;
-    for (std::size_t i = 0; i < profile.size(); ++i) {
-        const double place = prepared.request.piece.thicknessM * static_cast<double>(i) /
-                             static_cast<double>(profile.size() - 1);
+    for (std::size_t i = 0; i < section.upM.size(); ++i) {
+        const double place = section.upM[i];
         depth << (document_.units().inches ? place / 0.0254 : place * 1000);
-        celsius << numberIn(Temperature::kelvin(profile[i]), unit);
+        celsius << numberIn(Temperature::kelvin(section.at(0, i)), unit);
     }
     QCPGraph* graph = plot_->addGraph();
     graph->setData(celsius, depth);

@@ -1,0 +1,136 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "cook/passage.h"
+
+#include <algorithm>
+
+namespace dynamet::cook {
+namespace {
+
+constexpr double kLongestStageS = 6 * 3600;
+constexpr double kTurnedRoundK = 0.05;
+
+std::vector<double> stageTurns(const Stage& stage, double startS) {
+    const double ends = stage.endsAfterS > 0 ? stage.endsAfterS : kLongestStageS;
+    Programme one;
+    one.turning = stage.turning;
+    one.turnAtS = stage.turnAtS;
+    return turnTimes(one, startS, ends, startS + ends);
+}
+
+} // namespace
+
+std::vector<double> turnTimes(const Programme& programme, double startS, double takesS,
+                              double untilS) {
+    std::vector<double> out;
+    if (programme.turning == Turning::once)
+        out.push_back(startS + programme.turnAtS.value_or(takesS / 2));
+    if (programme.turning == Turning::often)
+        for (double t = startS + kOftenTurnS; t < untilS; t += kOftenTurnS)
+            out.push_back(t);
+    return out;
+}
+
+Result<Passage> forward(Simulation& simulation, const PassageGoal& goal,
+                        const std::vector<double>& turns, std::vector<Simulation::Moment>* kept,
+                        Recorder* recorder) {
+    Passage out;
+    const auto watch = [&](const heat::StepReport& step) {
+        out.highestK = std::max(out.highestK, step.coreEndK);
+        if (recorder)
+            recorder->note(simulation);
+        if (step.coreEndK >= goal.coreK) {
+            out.reachedS = heat::crossingTime(step, goal.coreK);
+            return false;
+        }
+        if (kept && step.coreEndK > goal.keepAboveK)
+            kept->push_back(simulation.moment());
+        return true;
+    };
+    if (simulation.solver().coreK() >= goal.coreK) {
+        out.reachedS = simulation.timeS();
+        return out;
+    }
+    std::size_t turned = 0;
+    while (true) {
+        const double next =
+            turned < turns.size() ? std::min(turns[turned], goal.untilS) : goal.untilS;
+        const auto done = simulation.cookUntil(next, watch);
+        if (!done)
+            return tl::unexpected(done.error());
+        if (!*done || simulation.timeS() >= goal.untilS)
+            return out;
+        simulation.turn();
+        ++turned;
+        if (kept && simulation.solver().coreK() > goal.keepAboveK)
+            kept->push_back(simulation.moment());
+    }
+}
+
+Result<std::vector<StagePassed>> passStages(Simulation& simulation, const Programme& programme,
+                                            Recorder* recorder) {
+    std::vector<StagePassed> out;
+    for (const Stage& stage : programme.before) {
+        simulation.beginStage(stage.field, stage.site, stage.edgesDown);
+        StagePassed passed;
+        passed.startS = simulation.timeS();
+        const double ends = stage.endsAfterS > 0 ? stage.endsAfterS : kLongestStageS;
+        const PassageGoal goal{stage.endsAtCoreK.value_or(1e9), passed.startS + ends, 1e9};
+        const auto done =
+            forward(simulation, goal, stageTurns(stage, passed.startS), nullptr, recorder);
+        if (!done)
+            return tl::unexpected(done.error());
+        passed.endS = simulation.timeS();
+        passed.leaveK = simulation.solver().coreK();
+        out.push_back(passed);
+        if (stage.waitS <= 0)
+            continue;
+        simulation.beginRest({stage.waitTented, false, 0, stage.waitS}, stage.site);
+        const auto waited = simulation.cookUntil(passed.endS + stage.waitS, [&](const auto&) {
+            if (recorder)
+                recorder->note(simulation);
+            return true;
+        });
+        if (!waited)
+            return tl::unexpected(waited.error());
+    }
+    simulation.beginStage(programme.field, programme.site, false);
+    return out;
+}
+
+Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outcome& outcome,
+                       Recorder* recorder) {
+    const double pull = simulation.timeS();
+    outcome.pullS = outcome.peakS = pull;
+    outcome.pullK = outcome.peakK = simulation.solver().coreK();
+    outcome.meanAtPullK = simulation.solver().meanK();
+    simulation.beginRest(programme.rest, programme.site);
+    if (recorder)
+        recorder->note(simulation, true);
+    bool served = false;
+    const auto watch = [&](const heat::StepReport& step) {
+        const auto [peak, when] = heat::highestInside(step);
+        if (peak > outcome.peakK) {
+            outcome.peakK = peak;
+            outcome.peakS = when;
+        }
+        if (recorder)
+            recorder->note(simulation);
+        return !served || step.coreEndK >= outcome.peakK - kTurnedRoundK;
+    };
+    const auto shortest = simulation.cookUntil(pull + programme.rest.shortestS, watch);
+    if (!shortest)
+        return shortest;
+    outcome.plateK = simulation.solver().coreK();
+    served = true;
+    if (outcome.plateK >= outcome.peakK - kTurnedRoundK)
+        if (const auto done = simulation.cookUntil(pull + programme.rest.longestS, watch); !done)
+            return done;
+    if (recorder)
+        recorder->note(simulation, true);
+    simulation.fill(outcome);
+    return true;
+}
+
+} // namespace dynamet::cook

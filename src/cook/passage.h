@@ -1,0 +1,39 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "cook/recorder.h"
+
+namespace dynamet::cook {
+
+/// The moments at which the food is turned in the last stage, which began at `startS`, when it is
+/// thought to take `takesS`; none after `untilS`.
+std::vector<double> turnTimes(const Programme& programme, double startS, double takesS,
+                              double untilS);
+
+/// How far the core came and when it passed what was asked for.
+struct Passage {
+    double reachedS = std::numeric_limits<double>::infinity();
+    double highestK = 0;
+};
+struct PassageGoal {
+    double coreK = 1e9;
+    double untilS = 0;
+    double keepAboveK = 1e9; ///< moments with a hotter core are kept to come back to
+};
+/// Forward in the surroundings that are set, turning at `turns`, until the core passes the goal.
+Result<Passage> forward(Simulation& simulation, const PassageGoal& goal,
+                        const std::vector<double>& turns, std::vector<Simulation::Moment>* kept,
+                        Recorder* recorder);
+
+/// Cooks the stages before the last one, with their waits, and sets the last one's surroundings.
+Result<std::vector<StagePassed>> passStages(Simulation& simulation, const Programme& programme,
+                                            Recorder* recorder);
+
+/// Rests until the core has turned round (and the shortest rest is over); fills pull, peak and
+/// sums.
+Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outcome& outcome,
+                       Recorder* recorder);
+
+} // namespace dynamet::cook

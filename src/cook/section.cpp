@@ -1,0 +1,114 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// The outcome's sums over the section: what it looks like when cut, rim, juices.
+#include "cook/simulation.h"
+
+#include "food/juices.h"
+
+#include <algorithm>
+#include <numeric>
+
+namespace dynamet::cook {
+namespace {
+
+std::vector<double> shares(const std::vector<double>& volumes) {
+    const double sum = std::accumulate(volumes.begin(), volumes.end(), 0.0);
+    std::vector<double> out;
+    for (double v : volumes)
+        out.push_back(v / sum);
+    return out;
+}
+
+/// Depth from the start of a line of peaks down to which it passed `grey`, linear between nodes.
+double depthOf(const std::vector<double>& at, const std::vector<double>& peak, double grey) {
+    for (std::size_t i = 0; i < peak.size(); ++i) {
+        if (peak[i] >= grey)
+            continue;
+        if (i == 0)
+            return 0;
+        const double share = (peak[i - 1] - grey) / std::max(peak[i - 1] - peak[i], 1e-9);
+        return at[i - 1] + share * (at[i] - at[i - 1]);
+    }
+    return at.back();
+}
+
+/// The middle column from the first face up, and from the second face down.
+std::pair<double, double> rims(const Section& s, std::size_t column, bool twoFaces, double grey) {
+    std::vector<double> up, down, fromFirst = s.upM, fromSecond;
+    for (std::size_t y = 0; y < s.upM.size(); ++y)
+        up.push_back(s.at(column, y));
+    down.assign(up.rbegin(), up.rend());
+    for (std::size_t y = s.upM.size(); y-- > 0;)
+        fromSecond.push_back(s.upM.back() - s.upM[y]);
+    const double second = depthOf(fromSecond, down, grey);
+    return {twoFaces ? depthOf(fromFirst, up, grey) : 0, second};
+}
+
+} // namespace
+
+Section Simulation::sectionOf(const std::vector<double>& rows) const {
+    const heat::Grid& grid = solver_.grid();
+    Section out;
+    out.shape = piece_.shape;
+    out.thicknessM = piece_.thicknessM;
+    out.widthM = piece_.widthM;
+    out.halved = !(piece_.bone == heat::Bone::oneSide && piece_.shape == heat::Shape::block);
+    out.upM = grid.up;
+    out.acrossM = grid.across;
+    out.upShare = shares(grid.volumeUp);
+    out.acrossShare = shares(grid.volumeAcross);
+    const bool turned = solver_.state().turned;
+    for (std::size_t x = 0; x < grid.across.size(); ++x)
+        for (std::size_t y = 0; y < grid.up.size(); ++y)
+            out.peakK.push_back(rows[solver_.row(x, turned ? grid.up.size() - 1 - y : y)]);
+    return out;
+}
+
+Frame Simulation::frame() const {
+    return {timeS(), sectionOf(solver_.state().kelvin).peakK,
+            sectionOf(solver_.state().peakK).peakK, moment_.browning};
+}
+
+void Simulation::fill(Outcome& outcome) const {
+    outcome.browning = moment_.browning;
+    outcome.proud = moment_.proud;
+    for (const auto face : {heat::bottomFace, heat::topFace, heat::sideFace})
+        outcome.hasFace[foodFace(face)] = solver_.hasFace(face);
+    const bool twoFaces = hasTwoFaces(piece_.shape);
+    if (!twoFaces)
+        outcome.browning[0] = outcome.browning[1] =
+            std::max(outcome.browning[0], outcome.browning[1]);
+    outcome.kills.clear();
+    for (std::size_t i = 0; i < organisms_.size(); ++i)
+        outcome.kills.push_back({organisms_[i], moment_.logs[i]});
+    outcome.dangerS = moment_.dangerS;
+    outcome.hottestTouchK = moment_.hottestTouchK;
+    outcome.smokesFromS = moment_.smokesFromS;
+    outcome.section = sectionOf(solver_.state().peakK);
+    const Section& s = outcome.section;
+    outcome.coldestPeakK = *std::min_element(s.peakK.begin(), s.peakK.end());
+    const double grey = piece_.food.greyingK;
+    auto [first, second] = rims(s, solver_.grid().coreAcross, twoFaces, grey);
+    // Grey all the way through: each face owns its half.
+    if (twoFaces && first + second >= s.upM.back())
+        first = second = s.upM.back() / 2;
+    outcome.rimM = std::max(first, second);
+    if (s.acrossM.size() == 1)
+        outcome.rimShare =
+            twoFaces ? std::min(1.0, (first + second) / s.upM.back()) : 1 - evennessOf(s, 0, grey);
+    else
+        outcome.rimShare = 1 - evennessOf(s, 0, grey);
+    outcome.evaporatedShare = std::clamp(solver_.waterLostShare(), 0.0, 1.0);
+    outcome.juiceShare = 0;
+    if (piece_.food.losesJuice) {
+        for (std::size_t x = 0; x < s.acrossM.size(); ++x)
+            for (std::size_t y = 0; y < s.upM.size(); ++y)
+                outcome.juiceShare += s.acrossShare[x] * s.upShare[y] * food::juiceLoss(s.at(x, y));
+        // What has dried out near the face cannot run out of it as well.
+        outcome.juiceShare *= 1 - outcome.evaporatedShare;
+        outcome.juiceU = food::kJuiceLossU * outcome.juiceShare;
+    }
+}
+
+} // namespace dynamet::cook

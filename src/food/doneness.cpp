@@ -1,0 +1,152 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "food/doneness.h"
+
+#include "quantity/temperature.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+#include <string_view>
+
+namespace dynamet::data {
+extern const std::string_view doneness;
+} // namespace dynamet::data
+
+namespace dynamet::food {
+namespace {
+
+using nlohmann::json;
+
+constexpr std::array<const char*, 4> kReadAt{"pull", "peak", "bath", "plate"};
+constexpr std::array<const char*, 4> kReadWords{"at the pull", "at the peak after the rest",
+                                                "in the bath", "on the plate"};
+constexpr double kColdestC = 20, kHottestC = 120;
+
+DonenessLevel levelOf(const json& row) {
+    return {row.at(0).get<std::string>(), row.at(1).get<double>() + kZeroCelsiusK,
+            row.at(2).get<double>() + kZeroCelsiusK};
+}
+
+Result<DonenessScale> scaleOf(const json& row) {
+    DonenessScale scale;
+    scale.id = row.at("id").get<std::string>();
+    scale.name = row.at("name").get<std::string>();
+    scale.source = row.value("source", "");
+    const std::string at = row.at("read_at").get<std::string>();
+    const auto known = std::find(kReadAt.begin(), kReadAt.end(), at);
+    if (known == kReadAt.end())
+        return fail(Errc::invalidArgument,
+                    fmt::format("scale \"{}\": \"{}\" is no moment of reading (pull, peak, bath or "
+                                "plate)",
+                                scale.name, at));
+    scale.readAt = static_cast<ReadAt>(known - kReadAt.begin());
+    for (const auto& [foodClass, levels] : row.at("levels").items()) {
+        std::vector<DonenessLevel> list;
+        for (const json& one : levels) {
+            const DonenessLevel level = levelOf(one);
+            if (!(level.lowK >= kColdestC + kZeroCelsiusK && level.lowK < level.highK &&
+                  level.highK <= kHottestC + kZeroCelsiusK))
+                return fail(
+                    Errc::invalidArgument,
+                    fmt::format("scale \"{}\", {}, \"{}\": a band runs upwards between 20 and "
+                                "120 °C",
+                                scale.name, foodClass, level.name));
+            list.push_back(level);
+        }
+        scale.levels.emplace_back(foodClass, list);
+    }
+    return scale;
+}
+
+} // namespace
+
+const char* word(ReadAt at) {
+    return kReadAt[static_cast<std::size_t>(at)];
+}
+
+const char* words(ReadAt at) {
+    return kReadWords[static_cast<std::size_t>(at)];
+}
+
+std::vector<DonenessLevel> levelsOf(const DonenessScale& scale, const std::string& foodClass) {
+    for (const auto& [known, levels] : scale.levels)
+        if (known == foodClass)
+            return levels;
+    return {};
+}
+
+const std::vector<DonenessScale>& shippedScales() {
+    static const std::vector<DonenessScale> scales =
+        readScales(std::string(data::doneness)).value_or(std::vector<DonenessScale>{});
+    return scales;
+}
+
+std::vector<DonenessScale> scalesWith(const std::vector<DonenessScale>& own) {
+    std::vector<DonenessScale> out = shippedScales();
+    for (const DonenessScale& scale : own) {
+        const auto same = std::find_if(out.begin(), out.end(),
+                                       [&](const DonenessScale& s) { return s.id == scale.id; });
+        if (same == out.end())
+            out.push_back(scale);
+        else
+            *same = scale;
+    }
+    return out;
+}
+
+Result<DonenessLevel> findLevel(const std::vector<DonenessScale>& scales,
+                                const std::string& scaleId, const std::string& foodClass,
+                                const std::string& levelName) {
+    for (const DonenessScale& scale : scales) {
+        if (scale.id != scaleId)
+            continue;
+        for (const DonenessLevel& level : levelsOf(scale, foodClass))
+            if (level.name == levelName)
+                return level;
+        return fail(Errc::notFound, fmt::format("the {} has no level \"{}\" for {}", scale.name,
+                                                levelName, foodClass));
+    }
+    return fail(Errc::notFound, fmt::format("no doneness scale \"{}\"", scaleId));
+}
+
+std::string scalesJson(const std::vector<DonenessScale>& scales) {
+    json out{{"format", "dynamet-doneness"}, {"version", 2}, {"scales", json::array()}};
+    const auto celsius = [](double kelvin) {
+        return std::round((kelvin - kZeroCelsiusK) * 100) / 100;
+    };
+    for (const DonenessScale& scale : scales) {
+        json levels = json::object();
+        for (const auto& [foodClass, list] : scale.levels)
+            for (const DonenessLevel& level : list)
+                levels[foodClass].push_back(
+                    {level.name, celsius(level.lowK), celsius(level.highK)});
+        out["scales"].push_back({{"id", scale.id},
+                                 {"name", scale.name},
+                                 {"read_at", word(scale.readAt)},
+                                 {"source", scale.source},
+                                 {"levels", levels}});
+    }
+    return out.dump();
+}
+
+Result<std::vector<DonenessScale>> readScales(const std::string& text) {
+    std::vector<DonenessScale> out;
+    try {
+        const json table = json::parse(text);
+        for (const json& row : table.at("scales")) {
+            auto scale = scaleOf(row);
+            if (!scale)
+                return tl::unexpected(scale.error());
+            out.push_back(std::move(*scale));
+        }
+    } catch (const json::exception& e) {
+        return fail(Errc::parse, fmt::format("doneness scales: {}", e.what()));
+    }
+    return out;
+}
+
+} // namespace dynamet::food

@@ -1,0 +1,48 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "quantity/result.h"
+
+#include <string>
+#include <vector>
+
+namespace dynamet::food {
+
+/// When a doneness number is read: as it comes off the heat, at the peak of the rest, in the bath,
+/// or on the plate at the end of the shortest rest.
+enum class ReadAt { pull, peak, bath, plate };
+const char* word(ReadAt at);
+/// "at the pull", "at the peak after the rest"…, as a sentence says it.
+const char* words(ReadAt at);
+
+struct DonenessLevel {
+    std::string name;
+    double lowK = 0, highK = 0;
+    bool operator==(const DonenessLevel&) const = default;
+};
+struct DonenessScale {
+    std::string id, name;
+    ReadAt readAt = ReadAt::peak;
+    std::string source;
+    /// Levels of a class of food; none when the scale has nothing to say of it.
+    std::vector<std::pair<std::string, std::vector<DonenessLevel>>> levels;
+    bool operator==(const DonenessScale&) const = default;
+};
+/// Levels of one class; empty when the scale has none.
+std::vector<DonenessLevel> levelsOf(const DonenessScale& scale, const std::string& foodClass);
+
+const std::vector<DonenessScale>& shippedScales();
+/// The shipped ones with a book's own: one of the same id replaces it, others follow.
+std::vector<DonenessScale> scalesWith(const std::vector<DonenessScale>& own);
+/// A level by scale id, food class and name.
+Result<DonenessLevel> findLevel(const std::vector<DonenessScale>& scales, const std::string& scale,
+                                const std::string& foodClass, const std::string& level);
+
+/// Scales as JSON (docs/formats.md) and back. invalidArgument names the scale and the level where a
+/// band is upside down, outside 20 to 120 °C, or a moment of reading is not known.
+std::string scalesJson(const std::vector<DonenessScale>& scales);
+Result<std::vector<DonenessScale>> readScales(const std::string& json);
+
+} // namespace dynamet::food

@@ -1,0 +1,344 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// What flows where at a moment: between nodes, through faces, into plates, into steam.
+#include "heat/piece_solver.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace dynamet::heat {
+namespace {
+constexpr double kBoilingSlackK = 1e-7;
+constexpr double kWaterHeat = 4180; // J/kgK, of water on its way through the food
+
+/// Harmonic: heat passes half of either cell, and a dry one is much the worse conductor.
+double between(double a, double b) {
+    return 2 * a * b / (a + b);
+}
+} // namespace
+
+void PieceSolver::properties(const std::vector<double>& kelvin, const std::vector<double>& water) {
+    for (std::size_t x = 0; x < columns_; ++x) {
+        const std::size_t first = row(x, 0);
+        for (std::size_t i = first; i < first + nodes_; ++i) {
+            if (water[i] == 1)
+                material_->full(kelvin[i], capacity_[i], conductivity_[i]);
+            else
+                material_->partial(kelvin[i], water[i], capacity_[i], conductivity_[i]);
+        }
+        if (dry_)
+            continue;
+        for (std::size_t i = first; i < first + nodes_; ++i)
+            diffusivity_[i] = kelvin[i] > material_->freezingK()
+                                  ? options_.moistureSupply * vapour_->diffusivity(kelvin[i])
+                                  : 0;
+    }
+}
+
+/// Fat conducts and stores less than the lean below it and lets hardly any water through
+/// (docs/physics.md): its nodes' properties are those of the food times these.
+void PieceSolver::thinCap() {
+    if (piece_.fatCapM <= 0)
+        return;
+    constexpr double kConductivity = 0.42, kCapacity = 0.6, kDiffusivity = 0.05;
+    for (std::size_t x = 0; x < columns_; ++x)
+        for (std::size_t y = 0; y < nodes_; ++y)
+            if (capShare_[state_.turned ? nodes_ - 1 - y : y] > 0) {
+                const std::size_t i = row(x, y);
+                conductivity_[i] *= kConductivity;
+                capacity_[i] *= kCapacity;
+                diffusivity_[i] *= kDiffusivity;
+            }
+}
+
+void PieceSolver::clearSystems() {
+    for (SplitSystem* s : {&heat_, &water_}) {
+        if (s == &water_ && dry_)
+            continue;
+        for (auto* v :
+             {&s->upLow, &s->upMid, &s->upHigh, &s->acrossLow, &s->acrossMid, &s->acrossHigh})
+            std::fill(v->begin(), v->end(), 0.0);
+    }
+    std::fill(heatByWater_.begin(), heatByWater_.end(), 0.0);
+    for (std::size_t i = 0; i < volume_.size(); ++i)
+        if (volume_[i] > 0) {
+            heat_.mass[i] = capacity_[i] * volume_[i];
+            water_.mass[i] = volume_[i];
+        } else {
+            heat_.mass[i] = 1;
+        }
+}
+
+void PieceSolver::flowUp(const std::vector<double>& kelvin, const std::vector<double>& water,
+                         Rates& out, bool jacobian) {
+    const double carried = 0.5 * kWaterHeat * material_->waterPerVolume();
+    for (std::size_t x = 0; x < columns_; ++x) {
+        const std::size_t first = row(x, 0), last = first + nodes_ - 1;
+        for (std::size_t i = first; i < last; ++i) {
+            const double g = reachUp_[i] * between(conductivity_[i], conductivity_[i + 1]);
+            const double rise = kelvin[i + 1] - kelvin[i];
+            double low = g * rise, high = -low;
+            if (jacobian) {
+                heat_.upHigh[i] = heat_.upLow[i + 1] = g;
+                heat_.upMid[i] -= g;
+                heat_.upMid[i + 1] -= g;
+            }
+            if (!dry_) {
+                const double d = reachUp_[i] * 0.5 * (diffusivity_[i] + diffusivity_[i + 1]);
+                const double flow = d * (water[i + 1] - water[i]);
+                low += carried * flow * rise;
+                high += carried * flow * rise;
+                if (flow != 0 && arrivesHot(kelvin, water, flow > 0 ? i : i + 1)) {
+                    steamBetween(flow > 0 ? i : i + 1, flow > 0 ? i + 1 : i, std::abs(flow), kelvin,
+                                 out);
+                } else {
+                    out.water[i] += flow;
+                    out.water[i + 1] -= flow;
+                }
+                if (jacobian) {
+                    water_.upHigh[i] = water_.upLow[i + 1] = d;
+                    water_.upMid[i] -= d;
+                    water_.upMid[i + 1] -= d;
+                }
+            }
+            out.heat[i] += low;
+            out.heat[i + 1] += high;
+        }
+    }
+}
+
+void PieceSolver::flowAcross(const std::vector<double>& kelvin, const std::vector<double>& water,
+                             Rates& out, bool jacobian) {
+    const double carried = 0.5 * kWaterHeat * material_->waterPerVolume();
+    for (std::size_t x = 0; x + 1 < columns_; ++x) {
+        const std::size_t first = row(x, 0);
+        for (std::size_t i = first, j = first + stride_; i < first + nodes_; ++i, ++j) {
+            const double g = reachAcross_[i] * between(conductivity_[i], conductivity_[j]);
+            const double rise = kelvin[j] - kelvin[i];
+            double low = g * rise, high = -low;
+            if (jacobian) {
+                heat_.acrossHigh[i] = heat_.acrossLow[j] = g;
+                heat_.acrossMid[i] -= g;
+                heat_.acrossMid[j] -= g;
+            }
+            if (!dry_) {
+                const double d = reachAcross_[i] * 0.5 * (diffusivity_[i] + diffusivity_[j]);
+                const double flow = d * (water[j] - water[i]);
+                low += carried * flow * rise;
+                high += carried * flow * rise;
+                if (flow != 0 && arrivesHot(kelvin, water, flow > 0 ? i : j)) {
+                    steamBetween(flow > 0 ? i : j, flow > 0 ? j : i, std::abs(flow), kelvin, out);
+                } else {
+                    out.water[i] += flow;
+                    out.water[j] -= flow;
+                }
+                if (jacobian) {
+                    water_.acrossHigh[i] = water_.acrossLow[j] = d;
+                    water_.acrossMid[i] -= d;
+                    water_.acrossMid[j] -= d;
+                }
+            }
+            out.heat[i] += low;
+            out.heat[j] += high;
+        }
+    }
+}
+
+void PieceSolver::addSlot(FaceIndex face, std::size_t slot, std::size_t row, double area,
+                          const std::vector<double>& kelvin, const std::vector<double>& water,
+                          double timeS, Rates& out, bool jacobian) {
+    // A standing film gives its water before the food does.
+    const bool film = state_.film[slot] > 0;
+    const FaceFlux q =
+        fluxInto(boundary_[face], *vapour_, surfaceAt(kelvin[row], film ? 1 : water[row]), timeS);
+    out.heat[row] += area * q.flux;
+    out.evaporation[slot] = q.evaporation;
+    if (jacobian)
+        (face == sideFace ? heat_.acrossMid : heat_.upMid)[row] += area * q.slope;
+    if (dry_ || q.evaporation == 0)
+        return;
+    if (film) {
+        out.film[slot] -= q.evaporation;
+        return;
+    }
+    const double share = area / material_->waterPerVolume();
+    out.water[row] -= share * q.evaporation;
+    if (jacobian) {
+        (face == sideFace ? water_.acrossMid : water_.upMid)[row] -= share * q.evaporationSlope;
+        heatByWater_[row] += area * q.fluxByWater;
+    }
+}
+
+void PieceSolver::addPlate(FaceIndex face, std::size_t column, const std::vector<double>& kelvin,
+                           Rates& out, bool jacobian) {
+    const LumpedPlate& plate = *boundary_[face].lumpedPlate;
+    const bool below = face == bottomFace;
+    const std::size_t node = row(column, below ? 0 : nodes_ - 1), own = below ? node - 1 : node + 1;
+    const double area = faceArea_[below ? column : columns_ + column];
+    const double contact = area * plate.contact, passed = contact * (kelvin[own] - kelvin[node]);
+    const auto [burner, slope] = burnerOf(plate, kelvin[own]);
+    const double plateArea = plate.areaRatio * area;
+    out.heat[node] += passed;
+    out.heat[own] = plateArea * (burner - plate.loss * (kelvin[own] - plate.ambientK)) - passed;
+    if (!jacobian)
+        return;
+    heat_.mass[own] = plateArea * plate.heatCapacity;
+    heat_.upMid[node] -= contact;
+    heat_.upMid[own] = plateArea * (slope - plate.loss) - contact;
+    (below ? heat_.upHigh : heat_.upLow)[own] = contact;
+    (below ? heat_.upLow : heat_.upHigh)[node] = contact;
+}
+
+void PieceSolver::addStone(FaceIndex face, std::size_t column, const std::vector<double>& kelvin,
+                           Rates& out, bool jacobian) {
+    const StoneFloor& stone = *boundary_[face].stone;
+    const bool below = face == bottomFace;
+    const double area = faceArea_[below ? column : columns_ + column];
+    std::size_t from = row(column, below ? 0 : nodes_ - 1);
+    double resistance = 1 / stone.contact;
+    for (std::size_t layer = 0; layer < plates_; ++layer) {
+        const double thick = stoneSpan_[layer] * stone.thicknessM;
+        resistance += thick / 2 / stone.conductivity;
+        const std::size_t own = below ? from - 1 : from + 1;
+        const double g = area / resistance, passed = g * (kelvin[own] - kelvin[from]);
+        out.heat[from] += passed;
+        out.heat[own] = -passed;
+        if (jacobian) {
+            heat_.mass[own] = area * stone.heatCapacity * thick;
+            heat_.upMid[from] -= g;
+            heat_.upMid[own] = -g;
+            (below ? heat_.upHigh : heat_.upLow)[own] = g;
+            (below ? heat_.upLow : heat_.upHigh)[from] = g;
+        }
+        from = own;
+        resistance = thick / 2 / stone.conductivity;
+    }
+    out.heat[from] += area * (stone.underFlux - stone.underLoss * (kelvin[from] - stone.ambientK));
+    if (jacobian)
+        heat_.upMid[from] -= area * stone.underLoss;
+}
+
+/// A plate at the side keeps rows of its own: its coupling to the food is taken as it was at the
+/// step's start, which ROS2 allows at full order.
+void PieceSolver::addSidePlate(std::size_t node, const std::vector<double>& kelvin,
+                               const std::vector<double>& sidePlate, Rates& out, bool jacobian) {
+    const LumpedPlate& plate = *boundary_[sideFace].lumpedPlate;
+    const std::size_t i = row(columns_ - 1, node);
+    const double area = faceArea_[2 * columns_ + node];
+    const double flux = plate.contact * (sidePlate[node] - kelvin[i]);
+    const auto [burner, slope] = burnerOf(plate, sidePlate[node]);
+    const double capacity = plate.areaRatio * plate.heatCapacity;
+    out.heat[i] += area * flux;
+    out.sidePlate[node] =
+        (plate.areaRatio * (burner - plate.loss * (sidePlate[node] - plate.ambientK)) - flux) /
+        capacity;
+    if (!jacobian)
+        return;
+    heat_.acrossMid[i] -= area * plate.contact;
+    sidePlateSlope_[node] = (plate.areaRatio * (slope - plate.loss) - plate.contact) / capacity;
+}
+
+void PieceSolver::addFaces(const std::vector<double>& kelvin, const std::vector<double>& water,
+                           const std::vector<double>& sidePlate, double timeS, Rates& out,
+                           bool jacobian) {
+    for (const FaceIndex face : {bottomFace, topFace}) {
+        if (!hasFace(face))
+            continue;
+        for (std::size_t x = 0; x < columns_; ++x) {
+            const std::size_t slot = face == bottomFace ? x : columns_ + x;
+            addSlot(face, slot, row(x, face == bottomFace ? 0 : nodes_ - 1), faceArea_[slot],
+                    kelvin, water, timeS, out, jacobian);
+            if (boundary_[face].lumpedPlate)
+                addPlate(face, x, kelvin, out, jacobian);
+            if (boundary_[face].stone)
+                addStone(face, x, kelvin, out, jacobian);
+        }
+    }
+    if (!hasFace(sideFace))
+        return;
+    for (std::size_t y = 0; y < nodes_; ++y) {
+        const std::size_t slot = 2 * columns_ + y;
+        addSlot(sideFace, slot, row(columns_ - 1, y), faceArea_[slot], kelvin, water, timeS, out,
+                jacobian);
+        if (boundary_[sideFace].lumpedPlate)
+            addSidePlate(y, kelvin, sidePlate, out, jacobian);
+    }
+}
+
+bool PieceSolver::arrivesHot(const std::vector<double>& kelvin, const std::vector<double>& water,
+                             std::size_t row) const {
+    return watery_ && water[row] <= 0 && kelvin[row] >= vapour_->boilingK() - kBoilingSlackK;
+}
+
+/// Water that flows from a wet node towards a dry one hotter than boiling becomes steam where the
+/// boiling point lies between them: the heat is taken from both by the lever, and the way is the
+/// shorter the nearer that point is to the wet node. Both vanish with the cell; without them the
+/// dry front lags half a cell.
+void PieceSolver::steamBetween(std::size_t dry, std::size_t wet, double flow,
+                               const std::vector<double>& kelvin, Rates& out) const {
+    const double latent = vapour_->latentAtBoiling() * material_->waterPerVolume();
+    const double over = kelvin[dry] - vapour_->boilingK(), span = kelvin[dry] - kelvin[wet];
+    const double lever = span > 0 ? std::clamp(over / span, 0.0, 1.0) : 0.5;
+    flow /= 1 - 0.35 * lever;
+    out.water[wet] -= flow;
+    out.heat[wet] -= lever * flow * latent;
+    out.heat[dry] -= (1 - lever) * flow * latent;
+    const std::size_t slot = slotOfRow_[dry];
+    if (faceArea_[slot] > 0)
+        out.evaporation[slot] += flow * material_->waterPerVolume() / faceArea_[slot];
+}
+
+/// A wet node at the boiling point that still gains heat stays there: the heat makes steam.
+void PieceSolver::boil(const std::vector<double>& kelvin, const std::vector<double>& water,
+                       Rates& out, bool jacobian) {
+    if (!watery_)
+        return;
+    const double boiling = vapour_->boilingK() - kBoilingSlackK;
+    const double latent = vapour_->latentAtBoiling() * material_->waterPerVolume();
+    for (std::size_t x = 0; x < columns_; ++x) {
+        const std::size_t first = row(x, 0);
+        for (std::size_t i = first; i < first + nodes_; ++i) {
+            if (kelvin[i] < boiling)
+                continue;
+            if (water[i] <= 0) {
+                if (jacobian)
+                    water_.freezeRow(i);
+                continue;
+            }
+            if (out.heat[i] <= 0)
+                continue;
+            const double steam = out.heat[i] / latent; // (share of water) m³/s
+            out.heat[i] = 0;
+            const std::size_t slot = slotOfRow_[i];
+            if (state_.film[slot] > 0)
+                out.film[slot] -= steam * material_->waterPerVolume() / faceArea_[slot];
+            else
+                out.water[i] -= steam;
+            if (jacobian) {
+                heat_.freezeRow(i);
+                heatByWater_[i] = 0;
+            }
+            if (faceArea_[slot] > 0)
+                out.evaporation[slot] += steam * material_->waterPerVolume() / faceArea_[slot];
+        }
+    }
+}
+
+void PieceSolver::evaluate(const std::vector<double>& kelvin, const std::vector<double>& water,
+                           const std::vector<double>& sidePlate, double timeS, Rates& out,
+                           bool jacobian) {
+    properties(kelvin, water);
+    thinCap();
+    for (auto* v : {&out.heat, &out.water, &out.evaporation, &out.film})
+        std::fill(v->begin(), v->end(), 0.0);
+    if (jacobian)
+        clearSystems();
+    flowUp(kelvin, water, out, jacobian);
+    if (columns_ > 1)
+        flowAcross(kelvin, water, out, jacobian);
+    addFaces(kelvin, water, sidePlate, timeS, out, jacobian);
+    boil(kelvin, water, out, jacobian);
+}
+
+} // namespace dynamet::heat
