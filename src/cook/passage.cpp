@@ -86,7 +86,7 @@ Result<std::vector<StagePassed>> passStages(Simulation& simulation, const Progra
         out.push_back(passed);
         if (stage.waitS <= 0)
             continue;
-        simulation.beginRest({stage.waitTented, false, 0, stage.waitS}, stage.site);
+        simulation.beginRest({stage.waitTented, false, 0, stage.waitS}, programme.site);
         const auto waited = simulation.cookUntil(passed.endS + stage.waitS, [&](const auto&) {
             if (recorder)
                 recorder->note(simulation);
