@@ -5,6 +5,7 @@
 
 #include "food/browning.h"
 #include "food/safety.h"
+#include "food/seasoning.h"
 #include "quantity/print.h"
 
 #include <cmath>
@@ -27,6 +28,41 @@ void addCrust(std::vector<Warning>& out, const cook::Outcome& is, const cook::Ou
         {paler ? "crust_not_reached" : "crust_darker",
          fmt::format("crust {}: {} where the recipe gives {}", paler ? "not reached" : "darker",
                      food::crustWord(is.darker()), food::crustWord(wanted.darker()))});
+}
+
+/// What is on the food burns before the food does; it rides proud of the face or lies on it.
+void addSeasonings(std::vector<Warning>& out, const cook::FoodPiece& piece,
+                   const cook::Outcome& is) {
+    for (const std::string& id : piece.seasonings) {
+        const auto seasoning = food::findSeasoning(id);
+        if (!seasoning)
+            continue;
+        double worst = 0;
+        for (std::size_t f = 0; f < is.browning.size(); ++f)
+            if (is.hasFace[f])
+                worst = std::max(worst, seasoning->ridesProud ? is.proud[f] : is.browning[f]);
+        if (worst * seasoning->factor > food::kScorchIndex)
+            out.push_back({"seasoning_scorches",
+                           fmt::format("{} would scorch here; put it on later or take gentler heat "
+                                       "(known to a factor of 2)",
+                                       seasoning->name)});
+    }
+}
+
+void addSmoke(std::vector<Warning>& out, const Request& request, const cook::Outcome& is) {
+    const auto fat = food::findFat(request.piece.fat);
+    if (!fat || !std::isfinite(is.smokesFromS))
+        return;
+    const auto degrees = [&](double kelvin) {
+        return printTemperature(Temperature::kelvin(kelvin), request.fahrenheit
+                                                                 ? TemperatureUnit::fahrenheit
+                                                                 : TemperatureUnit::celsius);
+    };
+    out.push_back(
+        {"fat_smokes",
+         fmt::format("{} smokes from about {} and meets {} here: ventilate, or take a fat "
+                     "that stands it. If it burns: lid on, heat off, never water",
+                     fat->name, degrees(fat->smokeK), degrees(is.hottestTouchK))});
 }
 
 bool onlyAssumed(const kitchen::HeatField& field) {
@@ -53,6 +89,8 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
              fmt::format("the core is between 5 and 54 °C for {}; common advice is at most 2 h",
                          printFixed(row.outcome.dangerS / 3600, 1) + " h")});
     addCrust(out, row.outcome, prepared.outcome, row.crustDistance);
+    addSeasonings(out, request.piece, row.outcome);
+    addSmoke(out, request, row.outcome);
     const double rim = row.outcome.rimM - prepared.outcome.rimM;
     if (std::abs(rim) > kRimMatters)
         out.push_back({"rim", fmt::format("grey rim {} mm where the recipe gives {} mm",

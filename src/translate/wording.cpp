@@ -111,14 +111,21 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
 std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& prepared,
                                                               Units units) {
     const cook::Outcome& o = prepared.outcome;
+    const Goal& goal = prepared.request.goal;
+    const double water = prepared.request.piece.food.composition.water;
     return {
         {"Core peak", degrees(o.peakK, units)},
         {"Pulled at", degrees(o.pullK, units)},
         {"Time there", printDuration(o.pullS)},
         {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
         {"Grey rim", fmt::format("{} mm", printFixed(o.rimM * 1000, 0))},
-        {"Water lost", fmt::format("about {} ± {} %", printFixed(o.waterLossShare() * 100, 0),
-                                   printFixed(2 * o.juiceU * 100, 0))}};
+        {"Weight lost",
+         fmt::format("about {} ± {} %", printFixed(o.waterLossShare() * 100 * water, 0),
+                     printFixed(2 * o.juiceU * 100 * water, 0))},
+        {"Within the band",
+         fmt::format("{} % of the cut",
+                     printFixed(100 * evennessOf(o.section, goal.bandLowK, goal.bandHighK), 0))},
+        {"At 5 to 54 °C", printDuration(o.dangerS)}};
 }
 
 std::string safetyLine(const Prepared& prepared, Units units) {
@@ -145,6 +152,19 @@ std::string pieceWords(const Request& request, Units units) {
     return fmt::format("{}, {}, {}; {}", request.piece.food.name,
                        printLength(request.piece.thicknessM, units.inches),
                        word(request.piece.form), request.goal.words);
+}
+
+CutWords cutWords(const cook::Outcome& o, Units units) {
+    const char *first = food::crustWord(o.browning[0]), *second = food::crustWord(o.browning[1]);
+    const std::string crust =
+        std::string(first) == second ? first : fmt::format("{} and {}", first, second);
+    return {fmt::format("core {}, {}", degrees(o.peakK, units), crust),
+            fmt::format("grey rim {} mm, {} % of it grey", printFixed(o.rimM * 1000, 0),
+                        printFixed(o.rimShare * 100, 0))};
+}
+
+double momentAt(double lastS, int place, int places) {
+    return lastS * place / places;
 }
 
 double axisEndS(const std::vector<Row>& rows) {

@@ -35,6 +35,13 @@ std::string safetyLine(const Prepared& prepared, Units units);
 /// "Deck oven, middle, 225 °C" and the piece in a line.
 std::string referenceWords(const Request& request);
 std::string pieceWords(const Request& request, Units units);
+/// A cut in words: "core 57 °C, golden and dark" and "rim 4 mm, 20 % grey".
+struct CutWords {
+    std::string caption, rim;
+};
+CutWords cutWords(const cook::Outcome& outcome, Units units);
+/// The moment of a slider's place out of so many, s.
+double momentAt(double lastS, int place, int places);
 /// Latest moment that any row shows, s: the end of the common time axis.
 double axisEndS(const std::vector<Row>& rows);
 

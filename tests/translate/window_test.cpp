@@ -1,8 +1,9 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-// The window, end to end: two hundred kitchens whose truth is drawn from the priors, their oven tested
-// with the generator of demo-kitchen, rated, translated, and the piece then cooked in the true heat.
+// The window, end to end: two hundred kitchens whose truth is drawn from the priors, their oven
+// tested with the generator of demo-kitchen, rated, translated, and the piece then cooked in the
+// true heat.
 #include "generator/bodies.h"
 #include "rating/block.h"
 #include "rating/series_of.h"
@@ -53,8 +54,8 @@ Truth drawTruth(Draw& draw) {
 
 /// The oven rated by a block test at 180 °C.
 kitchen::HeatField ratedBy(const Truth& truth, const kitchen::Appliance& oven, std::uint64_t seed) {
-    const auto run = generator::blockInCavity(truth.cavity, 180, truth.block, 1500, 5, truth.blockSensor,
-                                              truth.airSensor, seed);
+    const auto run = generator::blockInCavity(truth.cavity, 180, truth.block, 1500, 5,
+                                              truth.blockSensor, truth.airSensor, seed);
     rating::BlockTest test;
     test.block = seriesOf(run.block);
     test.air = seriesOf(run.air);
@@ -73,7 +74,8 @@ kitchen::HeatField ratedBy(const Truth& truth, const kitchen::Appliance& oven, s
 
 /// The same heat as it really is, with what no test measured drawn from its prior.
 kitchen::HeatField trueField(const Truth& truth, const kitchen::HeatField& rated, Draw& draw) {
-    const double air = generator::preheat(truth.cavity, 180, 10, 5, truth.airSensor, 1).trueMeanC + 273.15;
+    const double air =
+        generator::preheat(truth.cavity, 180, 10, 5, truth.airSensor, 1).trueMeanC + 273.15;
     kitchen::HeatField out = rated;
     put(out, {{Face::all, Term::air}, air});
     put(out, {{Face::all, Term::radiant}, air + truth.block.wallsAboveAirC});
@@ -102,8 +104,9 @@ TEST(Window, HoldsTheTruthInNinetyFiveOfAHundredRatedKitchens) {
         programme.field = ratedBy(truth, oven, static_cast<std::uint64_t>(k) + 1);
         long solves = 0;
         const auto tables = cook::tablesFor(piece.food, 101325);
-        const auto window =
-            windowOf({&piece, &programme, kPullK, C(70), spread, tables, static_cast<std::uint64_t>(k)}, solves);
+        const auto window = windowOf(
+            {&piece, &programme, kPullK, C(70), spread, tables, static_cast<std::uint64_t>(k)},
+            solves);
         ASSERT_TRUE(window.has_value());
         cook::FoodPiece real = piece;
         real.thicknessM *= draw.factor(spread.thicknessRelative);
@@ -114,7 +117,8 @@ TEST(Window, HoldsTheTruthInNinetyFiveOfAHundredRatedKitchens) {
         c = {water, c.protein * scale, c.fat * scale, 0, 0, c.ash * scale};
         cook::Programme truly = programme;
         truly.field = trueField(truth, programme.field, draw);
-        const double t = *cook::timeToReach(real, truly, kPullK, cook::kFull, cook::tablesFor(real.food, 101325)) *
+        const double t = *cook::timeToReach(real, truly, kPullK, cook::kFull,
+                                            cook::tablesFor(real.food, 101325)) *
                          draw.factor(spread.modelLn);
         early += t < window->lookS;
         late += t > window->latestS.value_or(1e9);

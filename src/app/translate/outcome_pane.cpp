@@ -4,6 +4,7 @@
 #include "app/translate/outcome_pane.h"
 
 #include "app/look/palette.h"
+#include "app/translate/cuts_pane.h"
 
 #include <QVBoxLayout>
 
@@ -11,7 +12,7 @@ namespace dynamet::app {
 
 OutcomePane::OutcomePane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), readout_(new QLabel), under_(new QLabel),
-      plot_(new Plot), facts_(new QWidget), safety_(new QLabel) {
+      cut_(new CutView), plot_(new Plot), facts_(new QWidget), safety_(new QLabel) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
@@ -23,14 +24,17 @@ OutcomePane::OutcomePane(Document& document, QWidget* parent)
     readout_->setAccessibleName(tr("Core peak"));
     under_->setObjectName(QStringLiteral("quiet"));
     under_->setWordWrap(true);
-    plot_->setMinimumHeight(220);
-    plot_->setMaximumHeight(320);
+    cut_->setMinimumHeight(150);
+    cut_->setMaximumHeight(190);
+    plot_->setMinimumHeight(150);
+    plot_->setMaximumHeight(240);
     plot_->setAccessibleName(tr("Highest temperature through the thickness"));
     safety_->setWordWrap(true);
     safety_->setAccessibleName(tr("Safety"));
     box->addWidget(overline);
     box->addWidget(readout_);
     box->addWidget(under_);
+    box->addWidget(cut_, 1);
     box->addWidget(plot_, 1);
     box->addWidget(facts_);
     box->addWidget(safety_);
@@ -40,6 +44,7 @@ OutcomePane::OutcomePane(Document& document, QWidget* parent)
 void OutcomePane::showProblem(const QString& words) {
     readout_->clear();
     under_->setText(words);
+    cut_->hide();
     plot_->hide();
     facts_->hide();
     safety_->hide();
@@ -83,7 +88,10 @@ void OutcomePane::show(const translate::Prepared& prepared) {
     const auto units = document_.units();
     readout_->setText(
         text(printTemperature(Temperature::kelvin(prepared.outcome.peakK), units.temperature())));
-    under_->setText(tr("at the core, after the rest. Dashed: above it this food turns grey."));
+    under_->setText(tr("at the core, after the rest. Dashed: where it turns grey."));
+    cut_->show();
+    cut_->show({cutOf(QString(), prepared.outcome, units)}, prepared.request.piece.food.greyingK,
+               prepared.request.piece.food.losesJuice);
     plot_->show();
     drawProfile(prepared);
     facts_->show();

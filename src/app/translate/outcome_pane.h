@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/shell/document.h"
+#include "app/widgets/cut_view.h"
 #include "app/widgets/plot.h"
 
 #include <QGridLayout>
@@ -25,6 +26,7 @@ class OutcomePane : public QWidget {
     Document& document_;
     QLabel* readout_;
     QLabel* under_;
+    CutView* cut_;
     Plot* plot_;
     QWidget* facts_;
     QLabel* safety_;

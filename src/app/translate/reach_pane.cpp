@@ -7,6 +7,7 @@
 #include "app/translate/row_delegate.h"
 
 #include <QKeyEvent>
+#include <QScrollArea>
 #include <QVBoxLayout>
 
 namespace dynamet::app {
@@ -15,7 +16,7 @@ ReachPane::ReachPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), model_(new RowsModel(document, this)),
       progress_(new QLabel), list_(new QListView), stack_(new QStackedWidget),
       detailTitle_(new QLabel), detailPull_(new QLabel), detailLines_(new QLabel),
-      detailWarnings_(new QLabel), curves_(new Plot),
+      detailWarnings_(new QLabel), cuts_(new CutsPane(document)), curves_(new Plot),
       back_(new QPushButton(tr("Back to all rows"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
@@ -83,20 +84,34 @@ QWidget* ReachPane::buildDetail() {
     detailWarnings_->setObjectName(QStringLiteral("caution"));
     detailWarnings_->setWordWrap(true);
     detailWarnings_->setAccessibleName(tr("Cautions"));
-    curves_->setMinimumHeight(220);
+    curves_->setMinimumHeight(140);
     curves_->setAccessibleName(tr("Core and faces over time"));
-    box->addWidget(back_, 0, Qt::AlignLeft);
-    box->addWidget(detailTitle_);
-    box->addWidget(detailPull_);
+    auto* head = new QHBoxLayout;
+    auto* named = new QVBoxLayout;
+    named->setSpacing(0);
+    named->addWidget(detailTitle_);
+    named->addWidget(detailPull_);
+    head->addWidget(back_, 0, Qt::AlignTop);
+    head->addSpacing(8);
+    head->addLayout(named, 1);
+    box->addLayout(head);
+    box->addWidget(cuts_, 1);
     auto* legend = new QLabel(tr("Thick: core (dotted: core in the recipe). Rust: the face that "
                                  "lay down first; dashed: the other."));
     legend->setObjectName(QStringLiteral("quiet"));
     legend->setWordWrap(true);
     box->addWidget(curves_, 1);
     box->addWidget(legend);
-    box->addWidget(detailLines_);
     box->addWidget(detailWarnings_);
-    return page;
+    box->addWidget(detailLines_);
+    auto* scroll = new QScrollArea; // a low window, or many reasons
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setWidget(page);
+    page->setAutoFillBackground(false);
+    scroll->viewport()->setAutoFillBackground(false);
+    return scroll;
 }
 
 void ReachPane::showProgress(int done, int total) {
@@ -156,11 +171,13 @@ void ReachPane::refreshOpenRow() {
 void ReachPane::drawCurves(const translate::Row& row) {
     curves_->clearPlottables();
     curves_->setVisible(row.reached);
+    cuts_->setVisible(row.reached);
     if (!row.reached)
         return;
     const auto outcome = fullOutcome(*model_->prepared(), row);
     if (!outcome)
         return;
+    cuts_->show(*model_->prepared(), row, *outcome);
     const Units& units = document_.units();
     const auto seriesOf = [](const std::vector<cook::Sample>& samples,
                              double cook::Sample::*member) {

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/translate/cuts_pane.h"
 #include "app/translate/rows_model.h"
 #include "app/widgets/plot.h"
 
@@ -47,6 +48,7 @@ class ReachPane : public QWidget {
     QLabel* detailPull_;
     QLabel* detailLines_;
     QLabel* detailWarnings_;
+    CutsPane* cuts_;
     Plot* curves_;
     QPushButton* back_;
     std::optional<translate::Target> open_;

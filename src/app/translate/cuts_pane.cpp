@@ -1,0 +1,82 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/translate/cuts_pane.h"
+
+#include "app/widgets/save_path_dialog.h"
+#include "quantity/parse_duration.h"
+
+#include <QDir>
+#include <QHBoxLayout>
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+namespace {
+constexpr int kMoments = 200; // places of the slider; the last one is the end
+}
+
+CutShown cutOf(const QString& title, const cook::Outcome& outcome, const Units& units) {
+    const auto words = translate::cutWords(outcome, units.wording());
+    return {title, text(words.caption), text(words.rim), outcome};
+}
+
+CutsPane::CutsPane(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document), view_(new CutView),
+      moment_(new QSlider(Qt::Horizontal)), when_(new QLabel) {
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(0, 0, 0, 0);
+    box->setSpacing(4);
+    view_->setMinimumHeight(150);
+    moment_->setRange(0, kMoments);
+    moment_->setValue(kMoments);
+    moment_->setPageStep(20);
+    moment_->setAccessibleName(tr("Moment of the cut"));
+    when_->setObjectName(QStringLiteral("quiet"));
+    when_->setMinimumWidth(170);
+    auto* save = new QPushButton(tr("Save…"));
+    save->setAccessibleName(tr("Save the cut as a picture"));
+    auto* line = new QHBoxLayout;
+    line->addWidget(moment_, 1);
+    line->addWidget(when_);
+    line->addWidget(save);
+    box->addWidget(view_, 1);
+    box->addLayout(line);
+    connect(moment_, &QSlider::valueChanged, this, [this](int place) {
+        if (place == kMoments) {
+            view_->setMoment(std::nullopt);
+            when_->setText(tr("as it is cut, after the rest"));
+            return;
+        }
+        const double at = translate::momentAt(view_->lastMomentS(), place, kMoments);
+        view_->setMoment(at);
+        when_->setText(tr("after %1").arg(text(printDuration(at))));
+    });
+    connect(save, &QPushButton::clicked, this, &CutsPane::savePicture);
+}
+
+void CutsPane::show(const translate::Prepared& prepared, const translate::Row& row,
+                    const cook::Outcome& outcome) {
+    const Units& units = document_.units();
+    const food::Food& food = prepared.request.piece.food;
+    view_->show({cutOf(tr("in the recipe"), prepared.outcome, units),
+                 cutOf(text(rowTitle(row, document_.kitchen())), outcome, units)},
+                food.greyingK, food.losesJuice);
+    moment_->setValue(kMoments);
+    view_->setMoment(std::nullopt);
+    when_->setText(tr("as it is cut, after the rest"));
+}
+
+void CutsPane::savePicture() {
+    SavePathDialog dialog(tr("Picture of the cut"), tr("File of the cut"),
+                          QDir::home().filePath(QStringLiteral("cut.svg")),
+                          tr("Pictures (*.svg *.png)"), this);
+    if (dialog.exec() != QDialog::Accepted || dialog.path().isEmpty())
+        return;
+    const QString problem = view_->save(dialog.path());
+    document_.say(
+        problem.isEmpty()
+            ? tr("Written: %1").arg(dialog.path())
+            : tr("%1 could not be written (%2); nothing was changed.").arg(dialog.path(), problem));
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,35 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "app/shell/document.h"
+#include "app/widgets/cut_view.h"
+
+#include <QLabel>
+#include <QPushButton>
+#include <QSlider>
+
+namespace dynamet::app {
+
+/// The recipe's cut beside a row's, a slider through the cook, and the picture on disk.
+class CutsPane : public QWidget {
+    Q_OBJECT
+  public:
+    explicit CutsPane(Document& document, QWidget* parent = nullptr);
+    using QWidget::show;
+    void show(const translate::Prepared& prepared, const translate::Row& row,
+              const cook::Outcome& outcome);
+
+  private:
+    void savePicture();
+    Document& document_;
+    CutView* view_;
+    QSlider* moment_;
+    QLabel* when_;
+};
+
+/// One outcome as a cut view shows it.
+CutShown cutOf(const QString& title, const cook::Outcome& outcome, const Units& units);
+
+} // namespace dynamet::app

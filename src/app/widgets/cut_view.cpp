@@ -1,0 +1,191 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/widgets/cut_view.h"
+
+#include "app/look/cut_palette.h"
+#include "app/look/palette.h"
+
+#include <QPainter>
+#include <QPainterPath>
+#include <QSaveFile>
+#include <QSvgGenerator>
+#include <algorithm>
+
+namespace dynamet::app {
+namespace {
+
+constexpr double kTextRow = 18, kMargin = 10, kCrustWidth = 7;
+constexpr double kScorched = 3;
+
+QPainterPath outlineOf(const cook::CutExtent& extent, const QRectF& box) {
+    QPainterPath path;
+    if (extent.round)
+        path.addEllipse(box);
+    else
+        path.addRoundedRect(box, 8, 8);
+    return path;
+}
+
+/// A crust along a face: its colour, and strokes across it where it is scorched.
+void paintCrust(QPainter& p, const QRectF& band, double browning) {
+    p.fillRect(band, look::crustColour(browning));
+    if (browning <= kScorched)
+        return;
+    p.fillRect(band, QBrush(look::kSurface, Qt::BDiagPattern));
+}
+
+} // namespace
+
+CutView::CutView(QWidget* parent) : QWidget(parent) {
+    setMinimumHeight(130);
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Preferred);
+    setAccessibleName(tr("The cut"));
+}
+
+void CutView::show(std::vector<CutShown> cuts, double greyingK, bool meat) {
+    cuts_ = std::move(cuts);
+    greyingK_ = greyingK;
+    meat_ = meat;
+    QStringList words;
+    for (const CutShown& cut : cuts_)
+        words << cut.title + QStringLiteral(": ") + cut.caption + QStringLiteral(", ") + cut.rim;
+    setAccessibleDescription(words.join(QStringLiteral("; ")));
+    update();
+}
+
+void CutView::setMoment(std::optional<double> timeS) {
+    momentS_ = timeS;
+    update();
+}
+
+double CutView::lastMomentS() const {
+    double last = 0;
+    for (const CutShown& cut : cuts_)
+        if (!cut.outcome.frames.empty())
+            last = std::max(last, cut.outcome.frames.back().timeS);
+    return last;
+}
+
+QImage CutView::flesh(const CutShown& cut, const cook::Frame* frame, QSize size) const {
+    const cook::Section& section = cut.outcome.section;
+    const auto& nodes = frame ? frame->peakSoFarK : section.peakK;
+    const cook::CutExtent extent = extentOf(section);
+    QImage image(size, QImage::Format_RGB32);
+    for (int y = 0; y < size.height(); ++y)
+        for (int x = 0; x < size.width(); ++x) {
+            const double across = ((x + 0.5) / size.width() - 0.5) * extent.widthM;
+            const double share = 1 - (y + 0.5) / size.height(); // the first face lies below
+            const double up = (extent.round ? share - 0.5 : share) * extent.heightM;
+            const double kelvin = valueAt(section, nodes, across, up);
+            image.setPixelColor(x, y, look::cutColour(cook::donenessOf(kelvin, greyingK_), meat_));
+        }
+    return image;
+}
+
+void CutView::paintCut(QPainter& p, const CutShown& cut, const QRectF& area,
+                       double pixelsPerM) const {
+    const cook::Frame* frame = momentS_ ? frameAt(cut.outcome.frames, *momentS_) : nullptr;
+    const auto& browning = frame ? frame->browning : cut.outcome.browning;
+    const cook::CutExtent extent = extentOf(cut.outcome.section);
+    const QSizeF size(extent.widthM * pixelsPerM, extent.heightM * pixelsPerM);
+    QRectF box(QPointF(0, 0), size);
+    box.moveCenter(area.adjusted(0, kTextRow, 0, -2 * kTextRow).center());
+    p.save();
+    p.setPen(look::kInk);
+    p.setFont(look::textFont(13, true));
+    p.drawText(
+        QRectF(area.left(), area.top(), area.width(), kTextRow), Qt::AlignCenter,
+        p.fontMetrics().elidedText(cut.title, Qt::ElideRight, static_cast<int>(area.width())));
+    p.setFont(look::textFont(13));
+    p.setPen(look::kQuietInk);
+    p.drawText(QRectF(area.left(), area.bottom() - 2 * kTextRow, area.width(), kTextRow),
+               Qt::AlignCenter, cut.caption);
+    p.drawText(QRectF(area.left(), area.bottom() - kTextRow, area.width(), kTextRow),
+               Qt::AlignCenter, cut.rim);
+    const QPainterPath outline = outlineOf(extent, box);
+    p.setClipPath(outline);
+    p.drawImage(box, flesh(cut, frame, QSize(160, 110)));
+    if (extent.round) {
+        p.setPen(QPen(look::crustColour(browning[1]), 2 * kCrustWidth));
+        p.drawEllipse(box);
+    } else {
+        if (cut.outcome.section.shape != heat::Shape::slab) {
+            paintCrust(p, QRectF(box.right() - kCrustWidth, box.top(), kCrustWidth, box.height()),
+                       browning[2]);
+            if (cut.outcome.section.halved)
+                paintCrust(p, QRectF(box.left(), box.top(), kCrustWidth, box.height()),
+                           browning[2]);
+        }
+        paintCrust(p, QRectF(box.left(), box.bottom() - kCrustWidth, box.width(), kCrustWidth),
+                   browning[0]);
+        paintCrust(p, QRectF(box.left(), box.top(), box.width(), kCrustWidth), browning[1]);
+    }
+    p.setClipping(false);
+    p.setPen(QPen(look::kInk, 1));
+    p.setBrush(Qt::NoBrush);
+    p.drawPath(outline);
+    const double rim = cut.outcome.rimM * pixelsPerM;
+    if (!frame && rim > kCrustWidth && rim < box.height() / 2 - 2) { // where it greyed
+        p.setPen(QPen(look::kInk, 1, Qt::DashLine));
+        if (extent.round)
+            p.drawEllipse(box.adjusted(rim, rim, -rim, -rim));
+        else
+            for (const double y : {box.top() + rim, box.bottom() - rim})
+                p.drawLine(QPointF(box.left() + 4, y), QPointF(box.right() - 4, y));
+    }
+    p.restore();
+}
+
+void CutView::paintInto(QPainter& painter, const QRectF& area) const {
+    if (cuts_.empty())
+        return;
+    painter.setRenderHint(QPainter::Antialiasing);
+    const double width = area.width() / static_cast<double>(cuts_.size());
+    double pixelsPerM = 1e9;
+    for (const CutShown& cut : cuts_) {
+        const cook::CutExtent extent = extentOf(cut.outcome.section);
+        pixelsPerM = std::min({pixelsPerM, (width - 2 * kMargin) / extent.widthM,
+                               (area.height() - 3 * kTextRow - kMargin) / extent.heightM});
+    }
+    for (std::size_t i = 0; i < cuts_.size(); ++i)
+        paintCut(
+            painter, cuts_[i],
+            QRectF(area.left() + static_cast<double>(i) * width, area.top(), width, area.height()),
+            pixelsPerM);
+}
+
+void CutView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    paintInto(painter, rect());
+}
+
+QString CutView::save(const QString& path) const {
+    constexpr QSize kPicture{960, 360};
+    QSaveFile file(path);
+    if (!file.open(QIODevice::WriteOnly))
+        return file.errorString();
+    if (path.endsWith(QStringLiteral(".svg"), Qt::CaseInsensitive)) {
+        QSvgGenerator svg;
+        svg.setOutputDevice(&file);
+        svg.setSize(kPicture);
+        svg.setViewBox(QRect(QPoint(0, 0), kPicture));
+        svg.setTitle(accessibleDescription());
+        QPainter painter(&svg);
+        painter.fillRect(QRect(QPoint(0, 0), kPicture), look::kSurface);
+        paintInto(painter, QRectF(QPointF(0, 0), kPicture));
+        painter.end();
+    } else {
+        QImage image(kPicture * 2, QImage::Format_RGB32);
+        image.fill(look::kSurface);
+        QPainter painter(&image);
+        painter.scale(2, 2);
+        paintInto(painter, QRectF(QPointF(0, 0), kPicture));
+        painter.end();
+        if (!image.save(&file, "PNG"))
+            return tr("the picture could not be written");
+    }
+    return file.commit() ? QString() : file.errorString();
+}
+
+} // namespace dynamet::app
