@@ -107,6 +107,7 @@ Result<Outcome> solvePull(Simulation& simulation, const Passed& passed, const Pr
                           const CookTarget& target) {
     double low = passed.startS, high = passed.reachedS, at = high;
     double beforeAt = 0, beforeMiss = 0, slope = 0;
+    bool known = false; // a pull that is too late has been seen
     Result<Outcome> outcome = fail(Errc::notConverged, "no pull found");
     for (int round = 0; round < kMostPullRounds; ++round) {
         outcome = pullAt(simulation, passed, at, programme);
@@ -116,8 +117,9 @@ Result<Outcome> solvePull(Simulation& simulation, const Passed& passed, const Pr
         if (std::abs(miss) < kPeakToleranceK)
             return outcome;
         (miss > 0 ? high : low) = at;
-        if (miss < 0 && at >= high)
-            high = at + 0.2 * std::max(at - passed.startS, 60.0);
+        known = known || miss > 0;
+        if (!known) // the plate has cooled: later than when the core itself was there
+            high = at + 0.5 * std::max(at - passed.startS, 60.0);
         if (round == 0) {
             const Simulation::Moment& last = passed.kept.back();
             const double span = std::max(at - last.state.timeS, 1e-3);
@@ -142,8 +144,7 @@ Result<Simulation> simulationOf(const FoodPiece& piece, const Programme& program
 } // namespace
 
 Tables tablesFor(const food::Food& food, double pressurePa) {
-    return {std::make_shared<heat::Material>(food.composition, food.freezingC),
-            std::make_shared<heat::Vapour>(pressurePa)};
+    return {std::make_shared<heat::Material>(food), std::make_shared<heat::Vapour>(pressurePa)};
 }
 
 Result<Outcome> cookTo(const FoodPiece& piece, const Programme& programme, const CookTarget& target,

@@ -10,6 +10,7 @@ namespace {
 
 constexpr double kLongestStageS = 6 * 3600;
 constexpr double kTurnedRoundK = 0.05;
+constexpr double kNearLeavingK = 8;
 
 std::vector<double> stageTurns(const Stage& stage, double startS) {
     const double ends = stage.endsAfterS > 0 ? stage.endsAfterS : kLongestStageS;
@@ -76,11 +77,18 @@ Result<std::vector<StagePassed>> passStages(Simulation& simulation, const Progra
         StagePassed passed;
         passed.startS = simulation.timeS();
         const double ends = stage.endsAfterS > 0 ? stage.endsAfterS : kLongestStageS;
-        const PassageGoal goal{stage.endsAtCoreK.value_or(1e9), passed.startS + ends, 1e9};
+        const double leaveK = stage.endsAtCoreK.value_or(1e9);
+        const PassageGoal goal{leaveK, passed.startS + ends, leaveK - kNearLeavingK};
+        std::vector<Simulation::Moment> kept{simulation.moment()};
         const auto done =
-            forward(simulation, goal, stageTurns(stage, passed.startS), nullptr, recorder);
+            forward(simulation, goal, stageTurns(stage, passed.startS), &kept, recorder);
         if (!done)
             return tl::unexpected(done.error());
+        if (done->reachedS < simulation.timeS()) { // the last step went past the core it leaves at
+            simulation.restore(kept.back());
+            if (const auto exact = simulation.cookUntil(done->reachedS); !exact)
+                return tl::unexpected(exact.error());
+        }
         passed.endS = simulation.timeS();
         passed.leaveK = simulation.solver().coreK();
         out.push_back(passed);

@@ -41,6 +41,7 @@ std::vector<Food> readFoods() {
         food.greyingK = share("greying_C") + kZeroCelsiusK;
         food.freezingC = share("freezing_C");
         food.browning = share("browning");
+        food.porosity = row.value("porosity", 0.0);
         food.losesJuice = row.at("juices").get<bool>();
         food.shape = row.at("shape").get<std::string>();
         food.thicknessM = share("thickness_mm") / 1000;

@@ -4,6 +4,7 @@
 #include "heat/material.h"
 
 #include "food/freezing.h"
+#include "food/porous.h"
 #include "quantity/temperature.h"
 
 #include <algorithm>
@@ -21,11 +22,12 @@ constexpr double kHalfActivity = 0.10, kHighestActivity = 0.99;
 Material::Material(const ConstantProperties& constants) {
     const double capacity = constants.density * constants.specificHeat;
     full_.assign(kRows, {capacity, constants.conductivity});
-    rows_.assign(kRows, {capacity, 0, constants.conductivity, 0, 0});
+    rows_.assign(kRows, {capacity, 0, constants.conductivity, 0, 0, 0});
 }
 
-Material::Material(const food::Composition& composition, double freezingC, bool withIce)
-    : water0_(food::waterPerVolume(composition)) {
+Material::Material(const food::Composition& composition, double freezingC, bool withIce,
+                   double porosity)
+    : water0_((1 - porosity) * food::waterPerVolume(composition)) {
     const double dry =
         composition.protein + composition.carbohydrate + composition.fibre + composition.ash;
     dryRatio_ = composition.water > 0 ? dry / composition.water : 0;
@@ -34,11 +36,16 @@ Material::Material(const food::Composition& composition, double freezingC, bool 
     for (int i = 0; i < kRows; ++i) {
         const double celsius = i - 40.0;
         const food::VolumeParts parts = food::volumeParts(composition, celsius);
-        const Row r{food::dryHeatCapacity(composition, celsius),
-                    water0_ * food::waterSpecificHeatInFood(celsius), parts.drySum,
-                    parts.waterShare, parts.waterConductivity};
+        const double solid = 1 - porosity;
+        const Row r{solid * food::dryHeatCapacity(composition, celsius),
+                    water0_ * food::waterSpecificHeatInFood(celsius),
+                    solid * parts.drySum + porosity * food::kPoreAirConductivity,
+                    solid * parts.waterShare,
+                    parts.waterConductivity,
+                    porosity > 0 ? porosity * food::poreVapourConductivity(celsius) : 0};
         rows_.push_back(r);
-        full_.push_back({r.dryCapacity + r.waterCapacity, food::conductivityOf(parts, 1)});
+        full_.push_back({r.dryCapacity + r.waterCapacity,
+                         r.drySum + r.waterShare * r.waterConductivity + r.pores});
     }
     if (composition.water <= 0 || !withIce)
         return;
@@ -64,9 +71,12 @@ Material::Row Material::row(double kelvin) const {
     const std::size_t i = at(kelvin, share);
     const Row &a = rows_[i], &b = rows_[i + 1];
     const auto mix = [share](double x, double y) { return x + share * (y - x); };
-    return {mix(a.dryCapacity, b.dryCapacity), mix(a.waterCapacity, b.waterCapacity),
-            mix(a.drySum, b.drySum), mix(a.waterShare, b.waterShare),
-            mix(a.waterConductivity, b.waterConductivity)};
+    return {mix(a.dryCapacity, b.dryCapacity),
+            mix(a.waterCapacity, b.waterCapacity),
+            mix(a.drySum, b.drySum),
+            mix(a.waterShare, b.waterShare),
+            mix(a.waterConductivity, b.waterConductivity),
+            mix(a.pores, b.pores)};
 }
 
 void Material::partial(double kelvin, double waterLeft, double& capacity,
@@ -77,7 +87,8 @@ void Material::partial(double kelvin, double waterLeft, double& capacity,
     capacity = r.dryCapacity + waterLeft * r.waterCapacity;
     const double lost = r.waterShare * (1 - waterLeft), s = 1 - lost / 2;
     conductivity =
-        (r.drySum + r.waterShare * waterLeft * r.waterConductivity + lost * 0.015) / (s * s);
+        (r.drySum + waterLeft * (r.waterShare * r.waterConductivity + r.pores) + lost * 0.015) /
+        (s * s);
 }
 
 double Material::heatCapacity(double kelvin, double waterLeft) const {

@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "food/composition.h"
+#include "food/foods.h"
 
 #include <optional>
 #include <vector>
@@ -29,8 +29,12 @@ class Material {
   public:
     explicit Material(const ConstantProperties& constants);
     /// Without ice the food stays as it is below its freezing point (cooks that never go there).
+    /// `porosity` is the share of gas in a risen dough: less of everything per volume, and vapour
+    /// that carries heat across the pores while they are moist.
     explicit Material(const food::Composition& composition, double freezingC = kUsualFreezingC,
-                      bool withIce = true);
+                      bool withIce = true, double porosity = 0);
+    explicit Material(const food::Food& food, bool withIce = true)
+        : Material(food.composition, food.freezingC, withIce, food.porosity) {}
 
     double waterPerVolume() const { return water0_; } ///< kg/m³ at the start; 0 = dry
     /// Where ice begins, K; far below zero where none is reckoned with.
@@ -68,7 +72,7 @@ class Material {
         double capacity, conductivity;
     };
     struct Row {
-        double dryCapacity, waterCapacity, drySum, waterShare, waterConductivity;
+        double dryCapacity, waterCapacity, drySum, waterShare, waterConductivity, pores;
     };
     struct Frozen {
         double enthalpy, capacity, conductivity;

@@ -153,7 +153,8 @@ void PieceSolver::addSlot(FaceIndex face, std::size_t slot, std::size_t row, dou
     const FaceFlux q =
         fluxInto(boundary_[face], *vapour_, surfaceAt(kelvin[row], film ? 1 : water[row]), timeS);
     out.heat[row] += area * q.flux;
-    out.evaporation[slot] = q.evaporation;
+    if (!film)
+        out.evaporation[slot] = q.evaporation;
     if (jacobian)
         (face == sideFace ? heat_.acrossMid : heat_.upMid)[row] += area * q.slope;
     if (dry_ || q.evaporation == 0)
@@ -311,16 +312,16 @@ void PieceSolver::boil(const std::vector<double>& kelvin, const std::vector<doub
             const double steam = out.heat[i] / latent; // (share of water) m³/s
             out.heat[i] = 0;
             const std::size_t slot = slotOfRow_[i];
-            if (state_.film[slot] > 0)
-                out.film[slot] -= steam * material_->waterPerVolume() / faceArea_[slot];
-            else
+            const bool film = state_.film[slot] > 0;
+            const double mass =
+                faceArea_[slot] > 0 ? steam * material_->waterPerVolume() / faceArea_[slot] : 0;
+            (film ? out.film : out.evaporation)[slot] += film ? -mass : mass;
+            if (!film)
                 out.water[i] -= steam;
             if (jacobian) {
                 heat_.freezeRow(i);
                 heatByWater_[i] = 0;
             }
-            if (faceArea_[slot] > 0)
-                out.evaporation[slot] += steam * material_->waterPerVolume() / faceArea_[slot];
         }
     }
 }

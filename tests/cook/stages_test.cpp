@@ -1,0 +1,255 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// Cooks in stages, their rests, and what the outcome adds up.
+#include "cook/cook.h"
+#include "cook/cut.h"
+
+#include <cmath>
+#include <gtest/gtest.h>
+
+namespace {
+
+using namespace dynamet;
+using namespace dynamet::cook;
+using kitchen::Face, kitchen::Term;
+
+constexpr double C(double c) {
+    return c + 273.15;
+}
+
+FoodPiece piece(double mm, const char* food = "beef-lean") {
+    FoodPiece out;
+    out.food = *food::findFood(food);
+    out.thicknessM = mm / 1000;
+    out.startK = C(6);
+    return out;
+}
+
+kitchen::HeatField oven(double celsius, double h = 12) {
+    kitchen::HeatField f;
+    put(f, {{Face::all, Term::air}, C(celsius)});
+    put(f, {{Face::all, Term::hAir}, h});
+    put(f, {{Face::all, Term::radiant}, C(celsius)});
+    put(f, {{Face::all, Term::view}, 0.9});
+    put(f, {{Face::all, Term::vapour}, 2500});
+    return f;
+}
+
+kitchen::HeatField pan(double celsius) {
+    kitchen::HeatField f;
+    put(f, {{Face::all, Term::air}, C(30)});
+    put(f, {{Face::all, Term::hAir}, 7});
+    put(f, {{Face::all, Term::vapour}, 1500});
+    put(f, {{Face::bottom, Term::plate}, C(celsius)});
+    put(f, {{Face::bottom, Term::contact}, 400});
+    put(f, {{Face::bottom, Term::plateHeatCapacity}, 30000});
+    put(f, {{Face::bottom, Term::plateFlux}, 18000});
+    put(f, {{Face::bottom, Term::plateLoss}, 23});
+    return f;
+}
+
+Tables tables(const FoodPiece& p) {
+    return tablesFor(p.food, 101325);
+}
+
+Outcome cooked(const FoodPiece& p, const Programme& programme, CookTarget target) {
+    const auto o = cookTo(p, programme, target, kFull, tables(p));
+    EXPECT_TRUE(o.has_value()) << o.error().message;
+    return o.value_or(Outcome{});
+}
+
+Programme straight(const kitchen::HeatField& field) {
+    Programme p;
+    p.field = field;
+    return p;
+}
+
+// Reverse sear (slow, then hot): evener than hot all the way, and as brown (common practice, no
+// source).
+TEST(Stages, AReverseSearIsEvenerThanAHotOvenAndBrownerThanASlowOne) {
+    Programme reverse = straight(pan(250));
+    reverse.turning = Turning::once;
+    reverse.before.push_back({oven(110), {}, Turning::never, std::nullopt, 0, C(45), false, 120});
+    const auto seared = cooked(piece(40), reverse, {C(56)});
+    const auto slow = cooked(piece(40), straight(oven(110)), {C(56)});
+    const auto hot = cooked(piece(40), straight(oven(230)), {C(56)});
+    ASSERT_EQ(seared.stages.size(), 1u);
+    EXPECT_NEAR(seared.stages[0].leaveK, C(45), 0.5);
+    EXPECT_NEAR(seared.peakK, C(56), 0.1);
+    EXPECT_LT(seared.rimShare, hot.rimShare);
+    EXPECT_GT(seared.paler(), 1.5 * slow.paler());
+}
+
+TEST(Stages, WaitingUnderFoilKeepsTheCoreRising) {
+    FoodPiece p = piece(40);
+    Programme programme = straight(oven(60));
+    programme.longestS = 1;
+    programme.before.push_back({oven(200), {}, Turning::never, std::nullopt, 1200, {}, false, 0});
+    const auto before = cookFor(p, programme, 0, kFull, tables(p));
+    programme.before[0].waitS = 300;
+    programme.before[0].waitTented = true;
+    const auto after = cookFor(p, programme, 0, kFull, tables(p));
+    EXPECT_GT(after->pullK, before->pullK + 2);
+    EXPECT_NEAR(after->pullS - before->pullS, 300, 1);
+}
+
+TEST(Stages, EdgesOnThePlateBrownTheSides) {
+    FoodPiece p = piece(40);
+    p.shape = heat::Shape::block;
+    p.widthM = 0.08;
+    Programme programme = straight(oven(100));
+    programme.before.push_back({pan(240), {}, Turning::never, std::nullopt, 180, {}, true, 0});
+    const auto o = cookFor(p, programme, 200, kFull, tables(p));
+    EXPECT_GT(o->browning[2], 5 * o->browning[0]);
+    EXPECT_TRUE(o->hasFace[2]);
+}
+
+// A plate with frequent turning carries over more than with one turn (+12 against +9; the design's
+// prototypes).
+TEST(Turning, OftenCarriesOverMoreThanOnce) {
+    Programme programme = straight(pan(230));
+    programme.turning = Turning::once;
+    const auto once = cooked(piece(35), programme, {C(45), food::ReadAt::pull});
+    programme.turning = Turning::often;
+    const auto often = cooked(piece(35), programme, {C(45), food::ReadAt::pull});
+    EXPECT_GT(often.peakK - often.pullK, once.peakK - once.pullK - 0.3);
+    EXPECT_GT(once.peakK - once.pullK, 4);
+}
+
+// Slow roasts hardly rise (common practice, no source); the pull is still solved to the peak.
+TEST(Rest, ASlowRoastHardlyRisesAndAHotOneDoes) {
+    FoodPiece joint = piece(80);
+    joint.shape = heat::Shape::block;
+    joint.widthM = 0.11;
+    const auto slow = cooked(joint, straight(oven(90)), {C(56)});
+    const auto hot = cooked(joint, straight(oven(190)), {C(56)});
+    EXPECT_NEAR(slow.peakK, C(56), 0.05);
+    EXPECT_NEAR(hot.peakK, C(56), 0.05);
+    EXPECT_LT(slow.peakK - slow.pullK, 2.5);
+    EXPECT_GT(hot.peakK - hot.pullK, 4);
+}
+
+TEST(Rest, ATentRaisesThePeakAndABoardCoolsThePlate) {
+    Programme open = straight(oven(180)), tented = open, board = open;
+    tented.rest.tented = true;
+    board.rest.onBoard = true;
+    for (Programme* p : {&open, &tented, &board})
+        p->rest.shortestS = p->rest.longestS = 900;
+    const auto at = [](const Programme& p) {
+        return *cookFor(piece(35), p, 1500, kFull, tables(piece(35)));
+    };
+    EXPECT_GT(at(tented).peakK, at(open).peakK);
+    EXPECT_GT(at(tented).plateK, at(open).plateK);
+    EXPECT_NE(at(board).plateK, at(open).plateK);
+}
+
+TEST(ReadAt, ThePlateIsReadAtTheEndOfTheShortestRest) {
+    Programme programme = straight(oven(170));
+    programme.rest.shortestS = 1200;
+    const auto o = cooked(piece(30), programme, {C(54), food::ReadAt::plate});
+    EXPECT_NEAR(o.plateK, C(54), 0.1);
+    EXPECT_GT(o.peakK, o.plateK);
+}
+
+TEST(FromFrozen, ACookStartsInTheFreezer) {
+    FoodPiece frozen = piece(30), cool = piece(30);
+    frozen.startK = C(-18);
+    const auto slow = cooked(frozen, straight(oven(180)), {C(60)});
+    const auto quick = cooked(cool, straight(oven(180)), {C(60)});
+    EXPECT_GT(slow.pullS / quick.pullS, 1.3); // half as long again (common practice, no source)
+    EXPECT_LT(slow.pullS / quick.pullS, 2.2);
+    EXPECT_GT(slow.rimM, quick.rimM) << "the outside cooks on while the middle thaws";
+}
+
+TEST(Surface, AWetFaceBrownsLater) {
+    FoodPiece wet = piece(25), patted = piece(25);
+    wet.surface = SurfaceState::wet;
+    const auto at = [](const FoodPiece& p) {
+        return cookFor(p, straight(pan(230)), 100, kFull, tables(p))->browning[0];
+    };
+    EXPECT_LT(at(wet), 0.92 * at(patted));
+}
+
+TEST(FatCap, HoldsTheHeatBackAndKeepsTheWaterIn) {
+    FoodPiece lean = piece(40), capped = piece(40);
+    capped.fatCapM = 0.008;
+    kitchen::HeatField bath;
+    put(bath, {{Face::all, Term::liquid}, C(58)});
+    put(bath, {{Face::all, Term::hLiquid}, 130});
+    const auto t = [&](const FoodPiece& p) {
+        return *timeToReach(p, straight(bath), C(54), kFull, tables(p));
+    };
+    EXPECT_GT(t(capped), t(lean) * 1.01);
+    const auto lost = [&](const FoodPiece& p) {
+        return cookFor(p, straight(oven(180)), 1800, kFull, tables(p))->evaporatedShare;
+    };
+    EXPECT_LT(lost(capped), 0.8 * lost(lean));
+}
+
+TEST(Safety, KillsAreCountedAtTheColdestPlaceAndDangerFromTheTempering) {
+    FoodPiece p = piece(30, "chicken-breast");
+    p.temperedS = 1800;
+    const auto o = cooked(p, straight(oven(180)), {C(74)});
+    ASSERT_EQ(o.kills.size(), 1u);
+    EXPECT_GT(o.kills[0].logs, 7) << "74 °C is instant for 7 logs in the official table";
+    EXPECT_GT(o.dangerS, 1800 + 300);
+    const auto low = cooked(p, straight(oven(180)), {C(56)});
+    EXPECT_LT(low.kills[0].logs, 0.5);
+}
+
+// Coarse rub scorches on a plate and survives in an oven (common practice, no source).
+TEST(Seasoning, WhatRidesProudOfTheFaceTakesThePlatesTemperature) {
+    const auto onPlate = cookFor(piece(25), straight(pan(250)), 180, kFull, tables(piece(25)));
+    const auto inOven = cookFor(piece(25), straight(oven(180)), 1200, kFull, tables(piece(25)));
+    EXPECT_GT(onPlate->proud[0], 3 * onPlate->browning[0]);
+    EXPECT_GT(onPlate->proud[0] * 1.3, 3);
+    EXPECT_LT(inOven->proud[0] * 1.3, 3);
+}
+
+TEST(Fat, SmokesWhereThePlateIsHotterThanItsSmokePoint) {
+    FoodPiece butter = piece(25), avocado = piece(25);
+    butter.fat = "butter";
+    avocado.fat = "avocado";
+    const auto at = [](const FoodPiece& p) {
+        return cookFor(p, straight(pan(230)), 120, kFull, tables(p))->smokesFromS;
+    };
+    EXPECT_EQ(at(butter), 0);
+    EXPECT_TRUE(std::isnan(at(avocado)));
+}
+
+TEST(Dough, IsDoneByItsCoreAndItsCrust) {
+    FoodPiece loaf = piece(90, "bread-dough");
+    loaf.shape = heat::Shape::block;
+    loaf.widthM = 0.12;
+    loaf.startK = C(25);
+    const auto o = cooked(loaf, straight(oven(220, 14)), {C(96), food::ReadAt::pull});
+    // A loaf of this size bakes for 35 to 55 minutes (common practice, no source).
+    EXPECT_GT(o.pullS, 25 * 60);
+    EXPECT_LT(o.pullS, 75 * 60);
+    EXPECT_GT(o.darker(), 0.7);
+    EXPECT_EQ(o.juiceShare, 0);
+}
+
+TEST(Cut, ReadsTheSectionBetweenItsNodesAndMirrorsIt) {
+    FoodPiece p = piece(40);
+    p.shape = heat::Shape::block;
+    p.widthM = 0.1;
+    const auto o = *cookFor(p, straight(oven(180)), 1500, kFull, tables(p), true);
+    const Section& s = o.section;
+    const auto extent = extentOf(s);
+    EXPECT_EQ(extent.widthM, 0.1);
+    EXPECT_FALSE(extent.round);
+    EXPECT_NEAR(valueAt(s, s.peakK, 0, 0), s.at(0, 0), 1e-9);
+    EXPECT_NEAR(valueAt(s, s.peakK, 0.03, 0.01), valueAt(s, s.peakK, -0.03, 0.01), 1e-9);
+    EXPECT_GT(valueAt(s, s.peakK, 0.05, 0.04), valueAt(s, s.peakK, 0, 0.02)) << "corner and core";
+    EXPECT_NEAR(evennessOf(s, 0, 1000), 1, 1e-9);
+    ASSERT_GT(o.frames.size(), 10u);
+    EXPECT_LE(o.frames.size(), 130u);
+    EXPECT_LT(frameAt(o.frames, 200)->peakSoFarK[0], frameAt(o.frames, 1400)->peakSoFarK[0]);
+    EXPECT_NEAR(donenessOf(C(62), C(62)), 1, 1e-12);
+    EXPECT_EQ(donenessOf(C(5), C(62)), 0);
+    EXPECT_NEAR(donenessOf(C(100), C(62)), 2, 1e-12);
+}
+
+} // namespace
