@@ -14,9 +14,9 @@
 namespace dynamet::book {
 
 inline constexpr std::int32_t kApplicationId = 0x44594e4d; // "DYNM"
-inline constexpr int kSchemaVersion = 2;
+inline constexpr int kSchemaVersion = 3;
 /// Oldest program version that can read what this one writes.
-inline constexpr int kMinReader = 2;
+inline constexpr int kMinReader = 3;
 
 /// When something was written: passed in, so that nothing here asks a clock.
 struct When {

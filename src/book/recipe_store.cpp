@@ -3,6 +3,8 @@
 
 #include "book/recipe_store.h"
 
+#include "book/piece_json.h"
+
 namespace dynamet::book {
 namespace {
 
@@ -22,7 +24,7 @@ food::ReadAt readAtOf(const std::string& text) {
 Result<bool> addRecipe(Book& book, const RecipeRecord& r, const When& when) {
     return inTransaction(book, [&](Database& db) {
         Statement s(db, "INSERT INTO recipe VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,"
-                        "(SELECT COUNT(*) FROM recipe),?,NULL)");
+                        "(SELECT COUNT(*) FROM recipe),?,NULL,?)");
         s.bind(1, r.id);
         s.bind(2, r.name);
         s.bind(3, r.author);
@@ -45,6 +47,28 @@ Result<bool> addRecipe(Book& book, const RecipeRecord& r, const When& when) {
         s.bind(17, r.goal.bandHighK);
         s.bind(18, r.goal.words);
         s.bind(19, when.utcMs);
+        s.bind(20, pieceJson(r.piece));
+        s.exec();
+    });
+}
+
+Result<bool> changeRecipe(Book& book, const RecipeRecord& r) {
+    return inTransaction(book, [&](Database& db) {
+        Statement s(db,
+                    "UPDATE recipe SET food_id=?,form=?,shape=?,thickness_m=?,start_k=?,core_k=?,"
+                    "read_at=?,band_low_k=?,band_high_k=?,goal_words=?,piece_json=? WHERE id=?");
+        s.bind(1, r.piece.food.id);
+        s.bind(2, word(r.piece.form));
+        s.bind(3, word(r.piece.shape));
+        s.bind(4, r.piece.thicknessM);
+        s.bind(5, r.piece.startK);
+        s.bind(6, r.goal.coreK);
+        s.bind(7, word(r.goal.readAt));
+        s.bind(8, r.goal.bandLowK);
+        s.bind(9, r.goal.bandHighK);
+        s.bind(10, r.goal.words);
+        s.bind(11, pieceJson(r.piece));
+        s.bind(12, r.id);
         s.exec();
     });
 }
@@ -52,12 +76,13 @@ Result<bool> addRecipe(Book& book, const RecipeRecord& r, const When& when) {
 Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen& kitchen) {
     return reading(book, [&](Database& db) {
         std::vector<RecipeRecord> out;
-        Statement s(db, "SELECT "
-                        "id,name,author,text,appliance_id,setting,zone,vessel_id,food_id,form,"
-                        "shape,thickness_m,"
-                        "start_k,core_k,read_at,band_low_k,band_high_k,goal_words FROM recipe "
-                        "WHERE withdrawn_at_ms "
-                        "IS NULL ORDER BY position");
+        Statement s(
+            db, "SELECT "
+                "id,name,author,text,appliance_id,setting,zone,vessel_id,food_id,form,"
+                "shape,thickness_m,"
+                "start_k,core_k,read_at,band_low_k,band_high_k,goal_words,piece_json FROM recipe "
+                "WHERE withdrawn_at_ms "
+                "IS NULL ORDER BY position");
         while (s.executeStep()) {
             RecipeRecord r;
             r.id = s.getColumn(0).getString();
@@ -78,13 +103,13 @@ Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen
             r.reference.setting = *setting;
             r.piece.food = *food;
             r.piece.form = food::formOf(s.getColumn(9).getString()).value_or(food::Form::intact);
-            r.piece.shape =
-                heat::shapeOf(s.getColumn(10).getString()).value_or(heat::Shape::slab);
+            r.piece.shape = heat::shapeOf(s.getColumn(10).getString()).value_or(heat::Shape::slab);
             r.piece.thicknessM = s.getColumn(11).getDouble();
             r.piece.startK = s.getColumn(12).getDouble();
             r.goal = {s.getColumn(13).getDouble(), readAtOf(s.getColumn(14).getString()),
                       s.getColumn(15).getDouble(), s.getColumn(16).getDouble(),
                       s.getColumn(17).getString()};
+            readPieceJson(s.getColumn(18).getString(), r.piece);
             out.push_back(r);
         }
         return out;

@@ -21,6 +21,8 @@ struct RecipeRecord {
 };
 
 Result<bool> addRecipe(Book& book, const RecipeRecord& recipe, const When& when);
+/// Puts the recipe's piece and goal in place of what they were; its text and reference stay.
+Result<bool> changeRecipe(Book& book, const RecipeRecord& recipe);
 /// Recipes that stand, in their order; those whose appliance or food is gone are left out.
 Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen& kitchen);
 

@@ -171,6 +171,20 @@ Result<Outcome> cookTo(const FoodPiece& piece, const Programme& programme, const
     return cookFor(piece, withFixedTurn(programme, *outcome), outcome->pullS, effort, tables, true);
 }
 
+Result<bool> checkPiece(const FoodPiece& piece, double coreK) {
+    const auto sensible = [](double metres) { return metres >= 1e-3 && metres <= 0.4; };
+    if (!sensible(piece.thicknessM))
+        return fail(Errc::invalidArgument, "the thickness should be 1 to 400 mm");
+    if (isCrossSection(piece.shape) && !sensible(piece.widthM))
+        return fail(Errc::invalidArgument, "the width should be 1 to 400 mm");
+    if (!(piece.fatCapM >= 0 && piece.fatCapM < piece.thicknessM / 2))
+        return fail(Errc::invalidArgument, "the fat cap should be less than half of the thickness");
+    if (!(piece.startK >= kZeroCelsiusK - 40 && piece.startK < coreK))
+        return fail(Errc::invalidArgument,
+                    "the start should be above -40 °C and below the doneness asked for");
+    return true;
+}
+
 Programme withFixedTurn(Programme programme, const Outcome& outcome) {
     if (programme.turning != Turning::once || !std::isfinite(outcome.turnS))
         return programme;

@@ -8,6 +8,10 @@
 
 namespace dynamet::cook {
 
+/// invalidArgument with the reason when a piece cannot be cooked to a core: measures, a fat cap
+/// thicker than the piece, a start as hot as the goal.
+Result<bool> checkPiece(const FoodPiece& piece, double coreK);
+
 /// What is wanted: a core temperature at the peak after the rest, at the pull (or in the bath), or
 /// on the plate.
 struct CookTarget {

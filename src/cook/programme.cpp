@@ -76,6 +76,13 @@ const char* word(SurfaceState surface) {
     return "patted dry";
 }
 
+std::optional<SurfaceState> surfaceOf(const std::string& text) {
+    for (SurfaceState s : {SurfaceState::patted, SurfaceState::wet, SurfaceState::dried})
+        if (text == word(s))
+            return s;
+    return std::nullopt;
+}
+
 heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::Site& site) {
     const auto see = [&](Term term) { return seenBy(field, face, term); };
     heat::FaceBoundary out;

@@ -13,6 +13,7 @@ namespace dynamet::cook {
 /// What the face is like as it meets the heat.
 enum class SurfaceState { patted, wet, dried };
 const char* word(SurfaceState surface);
+std::optional<SurfaceState> surfaceOf(const std::string& word);
 
 /// The piece of food that is cooked. SI.
 struct FoodPiece {

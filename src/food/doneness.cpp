@@ -10,6 +10,8 @@
 #include <cmath>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
+#include <regex>
+#include <sstream>
 #include <string_view>
 
 namespace dynamet::data {
@@ -31,6 +33,11 @@ DonenessLevel levelOf(const json& row) {
             row.at(2).get<double>() + kZeroCelsiusK};
 }
 
+bool sensible(const DonenessLevel& level) {
+    return level.lowK >= kColdestC + kZeroCelsiusK && level.lowK < level.highK &&
+           level.highK <= kHottestC + kZeroCelsiusK;
+}
+
 Result<DonenessScale> scaleOf(const json& row) {
     DonenessScale scale;
     scale.id = row.at("id").get<std::string>();
@@ -48,8 +55,7 @@ Result<DonenessScale> scaleOf(const json& row) {
         std::vector<DonenessLevel> list;
         for (const json& one : levels) {
             const DonenessLevel level = levelOf(one);
-            if (!(level.lowK >= kColdestC + kZeroCelsiusK && level.lowK < level.highK &&
-                  level.highK <= kHottestC + kZeroCelsiusK))
+            if (!sensible(level))
                 return fail(
                     Errc::invalidArgument,
                     fmt::format("scale \"{}\", {}, \"{}\": a band runs upwards between 20 and "
@@ -79,6 +85,32 @@ std::vector<DonenessLevel> levelsOf(const DonenessScale& scale, const std::strin
     return {};
 }
 
+void setLevels(DonenessScale& scale, const std::string& foodClass,
+               const std::vector<DonenessLevel>& levels) {
+    const auto alike = [](const DonenessLevel& a, const DonenessLevel& b) {
+        return a.name == b.name && std::abs(a.lowK - b.lowK) < 0.06 &&
+               std::abs(a.highK - b.highK) < 0.06; // what an edit in whole tenths cannot tell apart
+    };
+    const auto now = levelsOf(scale, foodClass);
+    if (std::equal(now.begin(), now.end(), levels.begin(), levels.end(), alike))
+        return;
+    for (auto& [known, list] : scale.levels)
+        if (known == foodClass) {
+            list = levels;
+            return;
+        }
+    scale.levels.emplace_back(foodClass, levels);
+}
+
+void putOwn(std::vector<DonenessScale>& own, const DonenessScale& scale) {
+    const auto same = std::find_if(own.begin(), own.end(),
+                                   [&](const DonenessScale& s) { return s.id == scale.id; });
+    if (same == own.end())
+        own.push_back(scale);
+    else
+        *same = scale;
+}
+
 const std::vector<DonenessScale>& shippedScales() {
     static const std::vector<DonenessScale> scales =
         readScales(std::string(data::doneness)).value_or(std::vector<DonenessScale>{});
@@ -87,14 +119,8 @@ const std::vector<DonenessScale>& shippedScales() {
 
 std::vector<DonenessScale> scalesWith(const std::vector<DonenessScale>& own) {
     std::vector<DonenessScale> out = shippedScales();
-    for (const DonenessScale& scale : own) {
-        const auto same = std::find_if(out.begin(), out.end(),
-                                       [&](const DonenessScale& s) { return s.id == scale.id; });
-        if (same == out.end())
-            out.push_back(scale);
-        else
-            *same = scale;
-    }
+    for (const DonenessScale& scale : own)
+        putOwn(out, scale);
     return out;
 }
 
@@ -111,6 +137,47 @@ Result<DonenessLevel> findLevel(const std::vector<DonenessScale>& scales,
                                                 levelName, foodClass));
     }
     return fail(Errc::notFound, fmt::format("no doneness scale \"{}\"", scaleId));
+}
+
+std::string linesOf(const std::vector<DonenessLevel>& levels, bool fahrenheit) {
+    std::string out;
+    const auto shown = [&](double kelvin) {
+        const Temperature t = Temperature::kelvin(kelvin);
+        return std::round((fahrenheit ? t.fahrenheit() : t.celsius()) * 10) / 10;
+    };
+    for (const DonenessLevel& level : levels)
+        out += fmt::format("{} {}-{}\n", level.name, shown(level.lowK), shown(level.highK));
+    return out;
+}
+
+Result<std::vector<DonenessLevel>> levelsFromLines(const std::string& text, bool fahrenheit) {
+    static const std::regex form(
+        R"(^\s*(.*\S)\s+(\d+(?:\.\d+)?)\s*(?:-|to)\s*(\d+(?:\.\d+)?)\s*$)");
+    const auto kelvin = [&](const std::string& number) {
+        const double value = std::strtod(number.c_str(), nullptr);
+        return (fahrenheit ? Temperature::fahrenheit(value) : Temperature::celsius(value)).kelvin();
+    };
+    std::vector<DonenessLevel> out;
+    std::istringstream in(text);
+    std::string line;
+    for (int number = 1; std::getline(in, line); ++number) {
+        if (line.find_first_not_of(" \t\r") == std::string::npos)
+            continue;
+        std::smatch parts;
+        if (!std::regex_match(line, parts, form))
+            return fail(
+                Errc::invalidArgument,
+                fmt::format("line {}: \"{}\" is not a name and a band such as \"rare 48-52\"",
+                            number, line));
+        const DonenessLevel level{parts[1], kelvin(parts[2]), kelvin(parts[3])};
+        if (!sensible(level))
+            return fail(Errc::invalidArgument,
+                        fmt::format("line {}: the band of \"{}\" should run upwards between 20 and "
+                                    "120 °C",
+                                    number, level.name));
+        out.push_back(level);
+    }
+    return out;
 }
 
 std::string scalesJson(const std::vector<DonenessScale>& scales) {

@@ -33,12 +33,24 @@ struct DonenessScale {
 /// Levels of one class; empty when the scale has none.
 std::vector<DonenessLevel> levelsOf(const DonenessScale& scale, const std::string& foodClass);
 
+/// Puts the levels of a class in place of what they were (temperatures rounded to 0.01 K count as
+/// the same).
+void setLevels(DonenessScale& scale, const std::string& foodClass,
+               const std::vector<DonenessLevel>& levels);
+/// Adds a scale to a book's own ones or replaces the one of its id.
+void putOwn(std::vector<DonenessScale>& own, const DonenessScale& scale);
+
 const std::vector<DonenessScale>& shippedScales();
 /// The shipped ones with a book's own: one of the same id replaces it, others follow.
 std::vector<DonenessScale> scalesWith(const std::vector<DonenessScale>& own);
 /// A level by scale id, food class and name.
 Result<DonenessLevel> findLevel(const std::vector<DonenessScale>& scales, const std::string& scale,
                                 const std::string& foodClass, const std::string& level);
+
+/// Levels as lines a cook edits, "rare 48-52" in °C or °F, one a line; and back. invalidArgument
+/// names the line that is no level.
+std::string linesOf(const std::vector<DonenessLevel>& levels, bool fahrenheit);
+Result<std::vector<DonenessLevel>> levelsFromLines(const std::string& text, bool fahrenheit);
 
 /// Scales as JSON (docs/formats.md) and back. invalidArgument names the scale and the level where a
 /// band is upside down, outside 20 to 120 °C, or a moment of reading is not known.

@@ -26,7 +26,7 @@ struct Food {
     double greyingK = 335.15;
     double freezingC = -1.7;
     double browning = 1;        ///< how fast its face browns beside lean meat (to a factor of 2)
-    double porosity = 0;   ///< share of gas in a risen dough; 0 = none
+    double porosity = 0;        ///< share of gas in a risen dough; 0 = none
     bool losesJuice = true;     ///< meat and fish squeeze water out as they cook
     std::string shape = "slab"; ///< the usual shape, and its measures
     double thicknessM = 0.03, widthM = 0.1;

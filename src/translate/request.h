@@ -4,6 +4,7 @@
 #pragma once
 
 #include "cook/cook.h"
+#include "food/schools.h"
 #include "kitchen/kitchen.h"
 
 #include <cstdint>
@@ -30,6 +31,9 @@ struct Goal {
     bool operator==(const Goal&) const = default;
 };
 
+/// The goal that a level of a scale names: the middle of its band, read when the scale says.
+Goal goalOf(const food::DonenessScale& scale, const food::DonenessLevel& level);
+
 /// How well the food is known: standard uncertainties that reference and target share.
 struct FoodSpread {
     double thicknessRelative = 0.05;
@@ -48,6 +52,7 @@ struct Request {
     Goal goal;
     FoodSpread spread;
     cook::Rest rest;
+    food::ChosenSchools schools; ///< the book's side in each, see schools.h
     std::uint64_t seed = 1;
     bool fahrenheit = false; ///< the unit that pull temperatures are printed (and rounded) in
 };

@@ -5,6 +5,7 @@
 
 #include "quantity/print.h"
 #include "translate/rule_of_thumb.h"
+#include "translate/school_effects.h"
 #include "translate/search.h"
 #include "translate/warnings.h"
 #include "translate/window.h"
@@ -56,18 +57,24 @@ Result<cook::Programme> programmeFor(const Request& request, const Target& targe
         return tl::unexpected(field.error());
     cook::Programme programme;
     programme.field = std::move(*field);
+    for (kitchen::FieldNumber& number : programme.field.numbers)
+        if (number.key.term == kitchen::Term::contact) {
+            number.value *= contactFactor(request.schools);
+            number.u *= contactFactor(request.schools);
+        }
     const auto* appliance = findAppliance(request.kitchen, target.applianceId);
     if (const auto* site = findSite(request.kitchen, appliance->siteId))
         programme.site = *site;
     programme.rest = request.rest;
     programme.turning =
         hasTwoFaces(request.piece.shape) && facesDiffer(programme.field, programme.site)
-            ? cook::Turning::once
+            ? turningOf(request.schools)
             : cook::Turning::never;
     return programme;
 }
 
-Result<Prepared> prepare(const Request& request) {
+Result<Prepared> prepare(const Request& asked) {
+    const Request request = withSchools(asked);
     const Target own{request.reference.applianceId, request.reference.zone,
                      request.reference.vesselId};
     auto programme = programmeFor(request, own, request.reference.setting);

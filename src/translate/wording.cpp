@@ -3,6 +3,8 @@
 
 #include "translate/wording.h"
 
+#include "translate/school_effects.h"
+
 #include "food/browning.h"
 #include "food/safety.h"
 #include "quantity/parse_duration.h"
@@ -152,6 +154,11 @@ std::string pieceWords(const Request& request, Units units) {
     return fmt::format("{}, {}, {}; {}", request.piece.food.name,
                        printLength(request.piece.thicknessM, units.inches),
                        word(request.piece.form), request.goal.words);
+}
+
+std::string readWords(const Prepared& prepared) {
+    return fmt::format("core, {} ({}). This book: {}.", food::words(prepared.request.goal.readAt),
+                       prepared.request.goal.words, schoolWords(prepared.request.schools));
 }
 
 CutWords cutWords(const cook::Outcome& o, Units units) {

@@ -35,6 +35,8 @@ std::string safetyLine(const Prepared& prepared, Units units);
 /// "Deck oven, middle, 225 °C" and the piece in a line.
 std::string referenceWords(const Request& request);
 std::string pieceWords(const Request& request, Units units);
+/// When the goal is read, and the schools of the book in a line.
+std::string readWords(const Prepared& prepared);
 /// A cut in words: "core 57 °C, golden and dark" and "rim 4 mm, 20 % grey".
 struct CutWords {
     std::string caption, rim;

@@ -3,6 +3,7 @@
 
 #include "app/shell/document.h"
 
+#include "app/shell/swap_command.h"
 #include "app/shell/withdraw_command.h"
 #include "formats/text_file.h"
 #include "rating/instrument_check.h"
@@ -49,6 +50,8 @@ void Document::reload() {
     kitchen_ = std::move(*kitchen);
     if (auto recipes = loadRecipes(*book_, kitchen_))
         recipes_ = std::move(*recipes);
+    if (auto choices = book::loadChoices(*book_))
+        choices_ = std::move(*choices);
     if (auto newest = book::newestRatings(*book_))
         newest_ = std::move(*newest);
     emit changed();
@@ -125,6 +128,32 @@ Result<std::string> Document::keepPhoto(const std::string& path) {
     const std::string type = plain(QStringLiteral("image/") + file.suffix().toLower());
     const auto kept = book::keepAttachment(*book_, id, type, plain(file.fileName()), *content);
     return kept ? Result<std::string>(id) : tl::unexpected(kept.error());
+}
+
+Result<bool> Document::changeRecipe(const book::RecipeRecord& to) {
+    for (const book::RecipeRecord& from : recipes_) {
+        if (from.id != to.id)
+            continue;
+        const auto done = book::changeRecipe(*book_, to);
+        if (done)
+            undo_.push(new SwapCommand<book::RecipeRecord>(*this, tr("change of a piece"), from, to,
+                                                           book::changeRecipe));
+        reload();
+        return done;
+    }
+    return fail(Errc::notFound, "the recipe is no longer in the book");
+}
+
+Result<bool> Document::choose(const book::Choices& to) {
+    const book::Choices from = choices_;
+    if (from == to)
+        return true;
+    const auto done = book::keepChoices(*book_, to);
+    if (done)
+        undo_.push(new SwapCommand<book::Choices>(*this, tr("choice for the whole book"), from, to,
+                                                  book::keepChoices));
+    reload();
+    return done;
 }
 
 Result<bool> Document::keepTranslation(const std::string& recipeId, const std::string& snapshot,

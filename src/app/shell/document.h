@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/shell/units.h"
+#include "book/choices_store.h"
 #include "book/kitchen_store.h"
 #include "book/recipe_store.h"
 #include "book/test_store.h"
@@ -28,6 +29,7 @@ class Document : public QObject {
     book::Book& book() { return *book_; }
     const kitchen::Kitchen& kitchen() const { return kitchen_; }
     const std::vector<book::RecipeRecord>& recipes() const { return recipes_; }
+    const book::Choices& choices() const { return choices_; }
     const std::map<std::string, std::int64_t>& newestRatings() const { return newest_; }
     book::When now() const { return clock_(); }
     QUndoStack& undoStack() { return undo_; }
@@ -43,6 +45,9 @@ class Document : public QObject {
     Result<bool> calibrate(const std::string& instrumentId, const rating::Reduction& check);
     Result<bool> addInstrument(const kitchen::Instrument& instrument);
     Result<bool> addAppliance(const kitchen::Appliance& appliance);
+    /// Piece and goal of a recipe; schools and scales of the book.
+    Result<bool> changeRecipe(const book::RecipeRecord& to);
+    Result<bool> choose(const book::Choices& to);
     Result<bool> keepTranslation(const std::string& recipeId, const std::string& snapshot,
                                  std::uint64_t seed);
 
@@ -64,6 +69,7 @@ class Document : public QObject {
     std::optional<book::Book> book_;
     kitchen::Kitchen kitchen_;
     std::vector<book::RecipeRecord> recipes_;
+    book::Choices choices_;
     std::map<std::string, std::int64_t> newest_;
     QUndoStack undo_;
     Units units_;

@@ -88,7 +88,7 @@ void OutcomePane::show(const translate::Prepared& prepared) {
     const auto units = document_.units();
     readout_->setText(
         text(printTemperature(Temperature::kelvin(prepared.outcome.peakK), units.temperature())));
-    under_->setText(tr("at the core, after the rest. Dashed: where it turns grey."));
+    under_->setText(text(readWords(prepared)));
     cut_->show();
     cut_->show({cutOf(QString(), prepared.outcome, units)}, prepared.request.piece.food.greyingK,
                prepared.request.piece.food.losesJuice);

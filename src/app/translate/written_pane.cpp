@@ -4,9 +4,12 @@
 #include "app/translate/written_pane.h"
 
 #include "app/look/palette.h"
+#include "app/translate/choices_dialog.h"
+#include "app/translate/piece_dialog.h"
 #include "quantity/parse_measures.h"
 #include "recipe/heat_words.h"
 
+#include <QPushButton>
 #include <QVBoxLayout>
 
 namespace dynamet::app {
@@ -71,6 +74,14 @@ WrittenPane::WrittenPane(Document& document, QWidget* parent)
     box->addWidget(facts_);
     box->addWidget(text_);
     box->addWidget(piece_);
+    auto* piece = new QPushButton(tr("Piece and doneness…"));
+    auto* book = new QPushButton(tr("How this book cooks…"));
+    piece->setAccessibleName(tr("Piece and doneness"));
+    book->setAccessibleName(tr("How this book cooks"));
+    connect(piece, &QPushButton::clicked, this, &WrittenPane::editPiece);
+    connect(book, &QPushButton::clicked, this, &WrittenPane::editChoices);
+    box->addWidget(piece);
+    box->addWidget(book);
     auto* what = new QLabel(tr("What if it were…"));
     what->setObjectName(QStringLiteral("overline"));
     box->addWidget(what);
@@ -102,8 +113,14 @@ void WrittenPane::fillRecipes() {
     QStringList shown;
     for (int i = 0; i < chooser_->count(); ++i)
         shown << chooser_->itemText(i);
-    if (names == shown) {
-        emit changed(); // a newer rating: the rows are old
+    if (names == shown) { // a newer rating, another piece or school: the rows are old
+        const book::RecipeRecord* r = recipe();
+        if (r && !(r->piece == shownPiece_)) {
+            showRecipe();
+            return;
+        }
+        showFacts();
+        emit changed();
         return;
     }
     const QSignalBlocker quiet(chooser_);
@@ -135,6 +152,7 @@ void WrittenPane::showRecipe() {
         piece_->clear();
         return;
     }
+    shownPiece_ = r->piece;
     text_->setText(marked(r->text));
     thickness_->setValue(r->piece.thicknessM);
     start_->setValue(r->piece.startK);
@@ -154,8 +172,31 @@ std::optional<translate::Request> WrittenPane::request() const {
     out.piece.startK = start_->value();
     out.reference = r->reference;
     out.goal = r->goal;
+    out.schools = document_.choices().schools;
     out.fahrenheit = document_.units().fahrenheit;
     return out;
+}
+
+void WrittenPane::editPiece() {
+    const book::RecipeRecord* r = recipe();
+    if (!r)
+        return;
+    PieceDialog dialog(document_, *r, this);
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    if (const auto done = document_.changeRecipe(dialog.recipe()); !done)
+        document_.say(tr("%1; nothing was changed.").arg(text(done.error().message)));
+}
+
+void WrittenPane::editChoices() {
+    if (!document_.isOpen())
+        return;
+    const book::RecipeRecord* r = recipe();
+    ChoicesDialog dialog(document_, r ? r->piece.food.foodClass : "beef", this);
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    if (const auto done = document_.choose(dialog.choices()); !done)
+        document_.say(tr("%1; nothing was changed.").arg(text(done.error().message)));
 }
 
 void WrittenPane::showFacts() {

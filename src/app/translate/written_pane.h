@@ -31,6 +31,9 @@ class WrittenPane : public QWidget {
     void fillRecipes();
     void showRecipe();
     void showFacts();
+    void editPiece();
+    void editChoices();
+    cook::FoodPiece shownPiece_; ///< as the recipe has it; the sliders may say otherwise
     Document& document_;
     QComboBox* chooser_;
     QLabel* text_;

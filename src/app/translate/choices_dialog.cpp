@@ -1,0 +1,148 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/translate/choices_dialog.h"
+
+#include "food/foods.h"
+
+#include <QDialogButtonBox>
+#include <QFormLayout>
+#include <QTabWidget>
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+namespace {
+
+/// The classes of food, in the order of the shipped foods.
+QStringList foodClasses() {
+    QStringList out;
+    for (const food::Food& food : food::shippedFoods())
+        if (!out.contains(text(food.foodClass)))
+            out << text(food.foodClass);
+    return out;
+}
+
+} // namespace
+
+ChoicesDialog::ChoicesDialog(Document& document, const std::string& foodClass, QWidget* parent)
+    : QDialog(parent), document_(document), choices_(document.choices()),
+      scales_(food::scalesWith(document.choices().scales)), scale_(new QComboBox),
+      class_(new QComboBox), readAt_(new QComboBox), levels_(new QPlainTextEdit),
+      source_(new QLabel), problem_(new QLabel) {
+    setWindowTitle(tr("How this book cooks"));
+    setProperty("guide", QStringLiteral("schools"));
+    resize(620, 560);
+    auto* box = new QVBoxLayout(this);
+    auto* tabs = new QTabWidget;
+    tabs->addTab(buildSchools(), tr("Where cooks disagree"));
+    tabs->addTab(buildScales(), tr("Doneness scales"));
+    box->addWidget(tabs, 1);
+    problem_->setObjectName(QStringLiteral("caution"));
+    problem_->setWordWrap(true);
+    problem_->hide();
+    box->addWidget(problem_);
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Save | QDialogButtonBox::Cancel);
+    box->addWidget(buttons);
+    connect(buttons, &QDialogButtonBox::accepted, this, &ChoicesDialog::take);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    class_->setCurrentText(text(foodClass));
+    showScale();
+}
+
+QWidget* ChoicesDialog::buildSchools() {
+    auto* page = new QWidget;
+    auto* form = new QFormLayout(page);
+    form->setRowWrapPolicy(QFormLayout::WrapAllRows);
+    for (const food::School& school : food::shippedSchools()) {
+        auto* side = new QComboBox;
+        side->setAccessibleName(text(school.question));
+        const std::string now = food::chosen(school, choices_.schools).id;
+        for (const food::SchoolChoice& choice : school.choices) {
+            side->addItem(text(choice.name + ": " + choice.why));
+            if (choice.id == now)
+                side->setCurrentIndex(side->count() - 1);
+        }
+        side->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        form->addRow(text(school.question), side);
+        sides_.push_back(side);
+    }
+    return page;
+}
+
+QWidget* ChoicesDialog::buildScales() {
+    auto* page = new QWidget;
+    auto* form = new QFormLayout(page);
+    for (const food::DonenessScale& scale : scales_)
+        scale_->addItem(text(scale.name));
+    class_->addItems(foodClasses());
+    for (const food::ReadAt at :
+         {food::ReadAt::pull, food::ReadAt::peak, food::ReadAt::bath, food::ReadAt::plate})
+        readAt_->addItem(QString::fromUtf8(words(at)));
+    scale_->setAccessibleName(tr("Scale"));
+    class_->setAccessibleName(tr("Kind of food"));
+    readAt_->setAccessibleName(tr("Read"));
+    levels_->setAccessibleName(tr("Levels, one a line"));
+    source_->setObjectName(QStringLiteral("quiet"));
+    source_->setWordWrap(true);
+    form->addRow(tr("Scale"), scale_);
+    form->addRow(tr("Its numbers are read"), readAt_);
+    form->addRow(tr("Kind of food"), class_);
+    form->addRow(tr("Levels, %1").arg(QString::fromUtf8(unitSign(document_.units().temperature()))),
+                 levels_);
+    form->addRow(QString(), source_);
+    connect(scale_, &QComboBox::currentIndexChanged, this, [this] {
+        if (takeScale())
+            showScale();
+    });
+    connect(class_, &QComboBox::currentIndexChanged, this, [this] {
+        if (takeScale())
+            showScale();
+    });
+    return page;
+}
+
+void ChoicesDialog::showScale() {
+    shownScale_ = scale_->currentIndex();
+    shownClass_ = class_->currentIndex();
+    const auto& scale = scales_[static_cast<std::size_t>(shownScale_)];
+    readAt_->setCurrentIndex(static_cast<int>(scale.readAt));
+    levels_->setPlainText(text(linesOf(levelsOf(scale, plain(class_->itemText(shownClass_))),
+                                       document_.units().fahrenheit)));
+    source_->setText(text(scale.source));
+}
+
+bool ChoicesDialog::takeScale() {
+    if (shownScale_ < 0)
+        return true;
+    const auto levels =
+        food::levelsFromLines(plain(levels_->toPlainText()), document_.units().fahrenheit);
+    if (!levels) {
+        problem_->setText(tr("! %1. Nothing was changed yet.").arg(text(levels.error().message)));
+        problem_->show();
+        const QSignalBlocker quietScale(scale_), quietClass(class_);
+        scale_->setCurrentIndex(shownScale_);
+        class_->setCurrentIndex(shownClass_);
+        return false;
+    }
+    problem_->hide();
+    food::DonenessScale& scale = scales_[static_cast<std::size_t>(shownScale_)];
+    const food::DonenessScale was = scale;
+    scale.readAt = static_cast<food::ReadAt>(readAt_->currentIndex());
+    setLevels(scale, plain(class_->itemText(shownClass_)), *levels);
+    if (!(scale == was))
+        putOwn(choices_.scales, scale);
+    return true;
+}
+
+void ChoicesDialog::take() {
+    if (!takeScale())
+        return;
+    for (std::size_t i = 0; i < sides_.size(); ++i) {
+        const food::School& school = food::shippedSchools()[i];
+        choices_.schools[school.id] =
+            school.choices[static_cast<std::size_t>(sides_[i]->currentIndex())].id;
+    }
+    accept();
+}
+
+} // namespace dynamet::app

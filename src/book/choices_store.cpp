@@ -1,0 +1,51 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "book/choices_store.h"
+
+#include <nlohmann/json.hpp>
+
+namespace dynamet::book {
+namespace {
+
+using SQLite::Database;
+using SQLite::Statement;
+
+constexpr const char* kSchools = "schools";
+constexpr const char* kScales = "doneness_scales";
+
+std::string valueOf(Database& db, const char* key) {
+    Statement s(db, "SELECT value FROM book_info WHERE key = ?");
+    s.bind(1, key);
+    return s.executeStep() ? s.getColumn(0).getString() : "";
+}
+
+void keep(Database& db, const char* key, const std::string& value) {
+    Statement s(db, "INSERT OR REPLACE INTO book_info VALUES (?,?)");
+    s.bind(1, key);
+    s.bind(2, value);
+    s.exec();
+}
+
+} // namespace
+
+Result<Choices> loadChoices(Book& book) {
+    return reading(book, [&](Database& db) {
+        Choices out;
+        const auto schools = nlohmann::json::parse(valueOf(db, kSchools), nullptr, false);
+        if (schools.is_object())
+            out.schools = schools.get<food::ChosenSchools>();
+        if (const std::string scales = valueOf(db, kScales); !scales.empty())
+            out.scales = food::readScales(scales).value_or(std::vector<food::DonenessScale>{});
+        return out;
+    });
+}
+
+Result<bool> keepChoices(Book& book, const Choices& choices) {
+    return inTransaction(book, [&](Database& db) {
+        keep(db, kSchools, nlohmann::json(choices.schools).dump());
+        keep(db, kScales, food::scalesJson(choices.scales));
+    });
+}
+
+} // namespace dynamet::book

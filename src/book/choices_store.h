@@ -1,0 +1,22 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "book/book.h"
+#include "food/doneness.h"
+#include "food/schools.h"
+
+namespace dynamet::book {
+
+/// What a book has chosen once for all its recipes: its side in each school, and doneness scales of
+/// its own (they replace or follow the shipped ones).
+struct Choices {
+    food::ChosenSchools schools;
+    std::vector<food::DonenessScale> scales;
+    bool operator==(const Choices&) const = default;
+};
+Result<Choices> loadChoices(Book& book);
+Result<bool> keepChoices(Book& book, const Choices& choices);
+
+} // namespace dynamet::book
