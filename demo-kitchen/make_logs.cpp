@@ -136,8 +136,10 @@ void writeZone(const json& test, const std::string& path, std::uint64_t seed) {
                      radiant = truth.at("radiant_C").get<double>();
         std::vector<double> thin, thick;
         for (int i = 0; i < 3; ++i) {
-            thin.push_back(rounded(generator::probeShows(air, radiant, {1.5}) + normal(random), 0.5));
-            thick.push_back(rounded(generator::probeShows(air, radiant, {4}) + normal(random), 0.5));
+            thin.push_back(
+                rounded(generator::probeShows(air, radiant, {1.5}) + normal(random), 0.5));
+            thick.push_back(
+                rounded(generator::probeShows(air, radiant, {4}) + normal(random), 0.5));
         }
         writeNotes({{"probe", thin}, {"thick", thick}}, path);
         return;

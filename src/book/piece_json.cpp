@@ -16,7 +16,8 @@ std::string pieceJson(const cook::FoodPiece& piece) {
                 {"surface", word(piece.surface)},
                 {"tempered_s", piece.temperedS},
                 {"seasonings", piece.seasonings},
-                {"fat", piece.fat}}
+                {"fat", piece.fat},
+                {"others_m", piece.othersM}}
         .dump();
 }
 
@@ -30,6 +31,7 @@ void readPieceJson(const std::string& text, cook::FoodPiece& piece) {
     piece.surface = cook::surfaceOf(from.value("surface", "")).value_or(piece.surface);
     piece.temperedS = from.value("tempered_s", piece.temperedS);
     piece.seasonings = from.value("seasonings", piece.seasonings);
+    piece.othersM = from.value("others_m", piece.othersM);
     piece.fat = from.value("fat", piece.fat);
 }
 

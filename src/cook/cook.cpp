@@ -175,6 +175,9 @@ Result<bool> checkPiece(const FoodPiece& piece, double coreK) {
     const auto sensible = [](double metres) { return metres >= 1e-3 && metres <= 0.4; };
     if (!sensible(piece.thicknessM))
         return fail(Errc::invalidArgument, "the thickness should be 1 to 400 mm");
+    for (double other : piece.othersM)
+        if (!sensible(other))
+            return fail(Errc::invalidArgument, "other pieces should be 1 to 400 mm thick");
     if (isCrossSection(piece.shape) && !sensible(piece.widthM))
         return fail(Errc::invalidArgument, "the width should be 1 to 400 mm");
     if (!(piece.fatCapM >= 0 && piece.fatCapM < piece.thicknessM / 2))

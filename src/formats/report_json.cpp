@@ -42,8 +42,8 @@ json outcomeJson(const cook::Outcome& o) {
     const auto c = [](double k) { return k - kZeroCelsiusK; };
     json kills = json::array();
     for (const food::Kill& kill : o.kills)
-        kills.push_back({{"organism", food::shippedOrganisms().at(kill.organism).id},
-                         {"logs", kill.logs}});
+        kills.push_back(
+            {{"organism", food::shippedOrganisms().at(kill.organism).id}, {"logs", kill.logs}});
     json out{{"pull_s", o.pullS},
              {"core_at_pull_C", c(o.pullK)},
              {"peak_C", c(o.peakK)},

@@ -36,6 +36,7 @@ json snapshotJson(const translate::Prepared& prepared, const std::vector<transla
                     {"surface", word(r.piece.surface)},
                     {"seasonings", r.piece.seasonings},
                     {"fat", r.piece.fat},
+                    {"others_m", r.piece.othersM},
                     {"start_C", r.piece.startK - kZeroCelsiusK}};
     out["goal"] = {{"core_C", r.goal.coreK - kZeroCelsiusK},
                    {"read_at", word(r.goal.readAt)},

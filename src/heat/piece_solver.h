@@ -148,6 +148,8 @@ class PieceSolver {
     void solveHeat(double tau, const std::vector<double>& rates,
                    const std::vector<double>& waterRates, std::vector<double>& out);
     double finish(double dt);
+    double finishWater(double dt);
+    double finishSidePlate(double dt);
     double settleWater();
     void accept(double dt);
 

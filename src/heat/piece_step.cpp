@@ -94,7 +94,7 @@ double PieceSolver::finish(double dt) {
     for (std::size_t i = 0; i < rows; ++i)
         rhs_[i] = later_.heat[i] - 2 * heat_.mass[i] * heatFirst_[i];
     solveHeat(kGamma * dt, rhs_, waterSecond_, heatSecond_);
-    double worst = 0, worstWater = 0, squares = 0;
+    double worst = 0, squares = 0;
     for (std::size_t i = 0; i < rows; ++i) {
         const double change = dt * (1.5 * heatFirst_[i] + 0.5 * heatSecond_[i]);
         const double error = 0.5 * dt * (heatFirst_[i] + heatSecond_[i]);
@@ -106,25 +106,8 @@ double PieceSolver::finish(double dt) {
             trial_.kelvin[i] = warmedBy(i, change);
         }
     }
-    for (std::size_t i = 0; i < rows; ++i) {
-        const double change = dt * (1.5 * waterFirst_[i] + 0.5 * waterSecond_[i]);
-        worstWater = std::max(worstWater, std::abs(0.5 * dt * (waterFirst_[i] + waterSecond_[i])));
-        trial_.water[i] = state_.waterLeft[i] + change;
-        if (std::abs(trial_.water[i] - 1) < kFull)
-            trial_.water[i] = 1;
-    }
-    for (std::size_t f = 0; f < faceArea_.size(); ++f) {
-        trial_.evaporated[f] =
-            state_.evaporated[f] + dt / 2 * (now_.evaporation[f] + later_.evaporation[f]);
-        trial_.film[f] = std::max(0.0, state_.film[f] + dt / 2 * (now_.film[f] + later_.film[f]));
-    }
-    if (boundary_[sideFace].lumpedPlate && hasFace(sideFace))
-        for (std::size_t y = 0; y < nodes_; ++y) {
-            const double second =
-                (later_.sidePlate[y] - 2 * plateFirst_[y]) / (1 - kGamma * dt * sidePlateSlope_[y]);
-            worst = std::max(worst, std::abs(0.5 * dt * (plateFirst_[y] + second)));
-            trial_.sidePlate[y] = state_.sidePlateK[y] + dt * (1.5 * plateFirst_[y] + 0.5 * second);
-        }
+    const double worstWater = finishWater(dt);
+    worst = std::max(worst, finishSidePlate(dt));
     const double overshoot = settleWater();
     {
         extern long dbg[10];
@@ -141,6 +124,37 @@ double PieceSolver::finish(double dt) {
     return std::max({std::sqrt(squares / totalVolume_), worst / kNodeTolerances,
                      overshoot / kOvershootTolerances, worstWater / kWaterPerKelvin}) /
            options_.toleranceK;
+}
+
+/// Water, film and what has left the faces at the step's end; returns the largest error of a share.
+double PieceSolver::finishWater(double dt) {
+    double worstWater = 0;
+    for (std::size_t i = 0; i < volume_.size(); ++i) {
+        const double change = dt * (1.5 * waterFirst_[i] + 0.5 * waterSecond_[i]);
+        worstWater = std::max(worstWater, std::abs(0.5 * dt * (waterFirst_[i] + waterSecond_[i])));
+        trial_.water[i] = state_.waterLeft[i] + change;
+        if (std::abs(trial_.water[i] - 1) < kFull)
+            trial_.water[i] = 1;
+    }
+    for (std::size_t f = 0; f < faceArea_.size(); ++f) {
+        trial_.evaporated[f] =
+            state_.evaporated[f] + dt / 2 * (now_.evaporation[f] + later_.evaporation[f]);
+        trial_.film[f] = std::max(0.0, state_.film[f] + dt / 2 * (now_.film[f] + later_.film[f]));
+    }
+    return worstWater;
+}
+
+/// A plate at the side at the step's end; returns its largest error, K.
+double PieceSolver::finishSidePlate(double dt) {
+    double worst = 0;
+    if (boundary_[sideFace].lumpedPlate && hasFace(sideFace))
+        for (std::size_t y = 0; y < nodes_; ++y) {
+            const double second =
+                (later_.sidePlate[y] - 2 * plateFirst_[y]) / (1 - kGamma * dt * sidePlateSlope_[y]);
+            worst = std::max(worst, std::abs(0.5 * dt * (plateFirst_[y] + second)));
+            trial_.sidePlate[y] = state_.sidePlateK[y] + dt * (1.5 * plateFirst_[y] + 0.5 * second);
+        }
+    return worst;
 }
 
 /// Heat above the boiling point becomes steam as far as there is water, water that was overdrawn

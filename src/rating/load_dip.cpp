@@ -211,8 +211,12 @@ void finishMetal(Reduction& out, const Spread& spread) {
 void finishStone(Reduction& out, const Spread& spread) {
     addQuantities(out, spread, {{"effusivity_W_s05_m2K", "W s½/m²K"}, {"contact_W_m2K", "W/m²K"}});
     const Quantity& e = out.quantities[0];
-    out.fieldNumbers.push_back({{kitchen::Face::bottom, kitchen::Term::effusivity}, e.value, e.u,
-                                kitchen::Provenance::measured, "", ""});
+    out.fieldNumbers.push_back({{kitchen::Face::bottom, kitchen::Term::effusivity},
+                                e.value,
+                                e.u,
+                                kitchen::Provenance::measured,
+                                "",
+                                ""});
     out.sentence = fmt::format("The floor takes hold with an effusivity of {}.",
                                printPlusMinus(e.value, halfWidth95(e), "W s½/m²K"));
 }

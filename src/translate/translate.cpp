@@ -3,6 +3,8 @@
 
 #include "translate/translate.h"
 
+#include "quantity/parse_duration.h"
+#include "quantity/parse_measures.h"
 #include "quantity/print.h"
 #include "translate/rule_of_thumb.h"
 #include "translate/school_effects.h"
@@ -182,6 +184,37 @@ Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row) {
                               std::make_shared<heat::Vapour>(pressurePa(programme->site))};
     return cook::cookFor(prepared.request.piece, cook::withFixedTurn(*programme, row.outcome),
                          row.outcome.pullS, cook::kFull, tables, true);
+}
+
+std::vector<std::string> companionLines(const Prepared& prepared, const Row& row, bool inches) {
+    std::vector<std::string> out;
+    const auto programme = programmeFor(prepared.request, row.target, row.instruction.setting);
+    if (!programme || !row.reached)
+        return out;
+    const cook::Tables tables{prepared.tables.material,
+                              std::make_shared<heat::Vapour>(pressurePa(programme->site))};
+    auto thicknesses = prepared.request.piece.othersM;
+    std::sort(thicknesses.begin(), thicknesses.end());
+    for (double thickness : thicknesses) {
+        cook::FoodPiece piece = prepared.request.piece;
+        piece.thicknessM = thickness;
+        const auto outcome = cook::cookTo(
+            piece, *programme, {prepared.request.goal.coreK, prepared.request.goal.readAt},
+            cook::kFull, tables);
+        const std::string name = "The piece of " + printLength(thickness, inches);
+        if (!outcome) {
+            out.push_back(name + ": " + outcome.error().message + ".");
+            continue;
+        }
+        const Temperature pull =
+            Temperature::kelvin(printedPull(outcome->pullK, prepared.request.fahrenheit));
+        out.push_back(name + ": pull at " +
+                      printTemperature(pull, prepared.request.fahrenheit
+                                                 ? TemperatureUnit::fahrenheit
+                                                 : TemperatureUnit::celsius) +
+                      ", about " + printDuration(roundedDownTime(outcome->pullS)) + ".");
+    }
+    return out;
 }
 
 bool ranksBefore(const Row& a, const Row& b, const cook::Outcome& reference) {

@@ -81,6 +81,7 @@ TEST(Piece, IsChangedInTheBookAndBackAgain) {
         find<QComboBox>(dialog, "Surface")->setFocus();
         QTest::keyClick(QApplication::focusWidget(), Qt::Key_Down);
         type(dialog, "Thickness or diameter", QStringLiteral("36 mm"));
+        type(dialog, "Other pieces, their thickness", QStringLiteral("44 mm, 28 mm"));
         auto* level = find<QComboBox>(dialog, "Doneness");
         level->setFocus();
         QTest::keyClick(level, Qt::Key_End);
@@ -93,6 +94,12 @@ TEST(Piece, IsChangedInTheBookAndBackAgain) {
     EXPECT_NEAR(recipe.piece.thicknessM, 0.036, 1e-9);
     EXPECT_EQ(recipe.piece.surface, dynamet::cook::SurfaceState::wet);
     EXPECT_NE(recipe.goal.words.find("House scale"), std::string::npos) << recipe.goal.words;
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 100000));
+    reach(bench).openRow(0);
+    const QString lines = textOf(bench.window.get(), "Reasons and times");
+    EXPECT_LT(lines.indexOf(QStringLiteral("The piece of 28 mm: pull at")),
+              lines.indexOf(QStringLiteral("The piece of 44 mm: pull at")));
+    EXPECT_GT(lines.indexOf(QStringLiteral("The piece of 28 mm")), 0) << plain(lines);
     bench.press(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_NEAR(bench.document.recipes().front().piece.thicknessM, 0.042, 1e-9);
     Document again([] { return kNow; });

@@ -72,6 +72,12 @@ PieceDialog::PieceDialog(Document& document, const book::RecipeRecord& recipe, Q
     thickness_ = lengthField(tr("Thickness or diameter"), piece.thicknessM);
     width_ = lengthField(tr("Width"), piece.widthM);
     cap_ = lengthField(tr("Fat cap"), piece.fatCapM);
+    QStringList others;
+    for (const double thickness : piece.othersM)
+        others << text(printLength(thickness, document.units().inches));
+    others_ = new QLineEdit(others.join(QStringLiteral(", ")));
+    others_->setAccessibleName(tr("Other pieces, their thickness"));
+    others_->setPlaceholderText(tr("none, or 30 mm, 36 mm"));
     start_ = new QLineEdit(
         text(printTemperature(Temperature::kelvin(piece.startK), document.units().temperature())));
     start_->setAccessibleName(tr("Start temperature"));
@@ -79,8 +85,8 @@ PieceDialog::PieceDialog(Document& document, const book::RecipeRecord& recipe, Q
     auto* form = new QFormLayout;
     box->addLayout(form);
     for (QWidget* field :
-         std::initializer_list<QWidget*>{food_, form_, shape_, thickness_, width_, bone_, cap_,
-                                         surface_, start_, fat_, scale_, level_})
+         std::initializer_list<QWidget*>{food_, form_, shape_, thickness_, others_, width_, bone_,
+                                         cap_, surface_, start_, fat_, scale_, level_})
         form->addRow(field->accessibleName(), field);
     auto* seasonings = new QGridLayout;
     for (const food::Seasoning& one : food::shippedSeasonings()) {
@@ -145,6 +151,14 @@ void PieceDialog::take() {
     for (const auto* length : {&thickness, &width, &cap})
         if (!*length)
             wrong = length->error();
+    piece.othersM.clear();
+    for (const QString& one : others_->text().split(QLatin1Char(','), Qt::SkipEmptyParts)) {
+        const auto other = parseLengthM(plain(one.trimmed()), unit);
+        if (!other)
+            wrong = other.error();
+        else
+            piece.othersM.push_back(*other);
+    }
     if (!start)
         wrong = start.error();
     if (!wrong) {

@@ -30,7 +30,7 @@ class PieceDialog : public QDialog {
     book::RecipeRecord recipe_;
     std::vector<food::DonenessScale> scales_;
     QComboBox *food_, *form_, *shape_, *bone_, *surface_, *fat_, *scale_, *level_;
-    QLineEdit *thickness_, *width_, *cap_, *start_;
+    QLineEdit *thickness_, *width_, *cap_, *start_, *others_;
     std::vector<QCheckBox*> on_;
     QLabel* problem_;
 };

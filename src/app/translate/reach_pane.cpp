@@ -159,6 +159,9 @@ void ReachPane::refreshOpenRow() {
         QStringList lines, warnings;
         for (const std::string& line : detailLines(item.row, *model_->prepared(), units))
             lines << text(line);
+        for (const std::string& line :
+             companionLines(*model_->prepared(), item.row, document_.units().inches))
+            lines << text(line);
         for (const auto& warning : item.row.warnings)
             warnings << tr("! %1").arg(text(warning.text));
         detailLines_->setText(lines.join(QStringLiteral("\n")));
