@@ -31,7 +31,7 @@ ChoicesDialog::ChoicesDialog(Document& document, const std::string& foodClass, Q
       source_(new QLabel), problem_(new QLabel) {
     setWindowTitle(tr("How this book cooks"));
     setProperty("guide", QStringLiteral("schools"));
-    resize(620, 560);
+    resize(760, 680);
     auto* box = new QVBoxLayout(this);
     auto* tabs = new QTabWidget;
     tabs->addTab(buildSchools(), tr("Where cooks disagree"));
@@ -52,18 +52,25 @@ ChoicesDialog::ChoicesDialog(Document& document, const std::string& foodClass, Q
 QWidget* ChoicesDialog::buildSchools() {
     auto* page = new QWidget;
     auto* form = new QFormLayout(page);
-    form->setRowWrapPolicy(QFormLayout::WrapAllRows);
     for (const food::School& school : food::shippedSchools()) {
         auto* side = new QComboBox;
         side->setAccessibleName(text(school.question));
         const std::string now = food::chosen(school, choices_.schools).id;
         for (const food::SchoolChoice& choice : school.choices) {
-            side->addItem(text(choice.name + ": " + choice.why));
+            side->addItem(text(choice.name), text(choice.why));
             if (choice.id == now)
                 side->setCurrentIndex(side->count() - 1);
         }
-        side->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        form->addRow(text(school.question), side);
+        auto* why = new QLabel(side->currentData().toString());
+        why->setObjectName(QStringLiteral("quiet"));
+        why->setWordWrap(true);
+        connect(side, &QComboBox::currentIndexChanged, why,
+                [side, why] { why->setText(side->currentData().toString()); });
+        auto* question = new QLabel(text(school.question));
+        question->setWordWrap(true);
+        question->setMinimumWidth(260);
+        form->addRow(question, side);
+        form->addRow(QString(), why);
         sides_.push_back(side);
     }
     return page;
