@@ -1,6 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
+#include "book/choices_store.h"
 #include "book/kitchen_store.h"
 #include "book/recipe_store.h"
 #include "cli/verb.h"
@@ -8,6 +9,7 @@
 #include "formats/report_json.h"
 #include "quantity/parse_duration.h"
 #include "quantity/print.h"
+#include "translate/school_effects.h"
 #include "translate/translate.h"
 
 #include <fmt/format.h>
@@ -37,6 +39,8 @@ Result<translate::Request> requestFor(const TranslateOptions& options) {
         request.piece = recipe.piece;
         request.reference = recipe.reference;
         request.goal = recipe.goal;
+        if (const auto choices = loadChoices(*book))
+            request.schools = choices->schools;
         request.fahrenheit = options.fahrenheit;
         return request;
     }
@@ -102,6 +106,9 @@ Result<Answer> translate(const TranslateOptions& options) {
     out.text = fmt::format("Where it was written: {} to the pull, crust {}",
                            printDuration(prepared->outcome.pullS),
                            food::crustWord(prepared->outcome.darker()));
+    const std::string schools = translate::schoolWords(prepared->request.schools);
+    json["schools"] = schools;
+    out.text += "\nThis book: " + schools;
     for (const auto& row : translate::translateAll(*prepared)) {
         json["rows"].push_back(formats::rowJson(row, request->kitchen));
         out.text += "\n" + rowText(row, *prepared);

@@ -46,7 +46,11 @@ json outcomeJson(const cook::Outcome& o) {
             {{"organism", food::shippedOrganisms().at(kill.organism).id}, {"logs", kill.logs}});
     json out{{"pull_s", o.pullS},
              {"core_at_pull_C", c(o.pullK)},
+             {"mean_at_pull_C", c(o.meanAtPullK)},
              {"peak_C", c(o.peakK)},
+             {"plate_C", c(o.plateK)},
+             {"coldest_peak_C", c(o.coldestPeakK)},
+             {"rim_share", o.rimShare},
              {"peak_s", o.peakS},
              {"browning", std::vector<double>(o.browning.begin(), o.browning.end())},
              {"crust", food::crustWord(o.darker())},
@@ -56,6 +60,11 @@ json outcomeJson(const cook::Outcome& o) {
              {"juice_share", o.juiceShare},
              {"juice_share_u", o.juiceU},
              {"danger_zone_s", o.dangerS}};
+    if (std::isfinite(o.smokesFromS))
+        out["fat_smokes_from_s"] = o.smokesFromS;
+    for (const cook::StagePassed& stage : o.stages)
+        out["stages"].push_back(
+            {{"start_s", stage.startS}, {"end_s", stage.endS}, {"leave_C", c(stage.leaveK)}});
     if (std::isfinite(o.turnS))
         out["turn_s"] = o.turnS;
     return out;

@@ -5,6 +5,7 @@
 #include "food/composition.h"
 #include "food/doneness.h"
 #include "food/juices.h"
+#include "food/porous.h"
 #include "food/safety.h"
 #include "food/schools.h"
 #include "food/seasoning.h"
@@ -184,6 +185,30 @@ TEST(Doneness, ABooksOwnScaleReplacesOrFollowsAndSurvivesJson) {
     EXPECT_EQ(all.size(), shippedScales().size() + 1);
     EXPECT_EQ(all[0].name, "Ours");
     EXPECT_EQ(all.back().id, "second");
+}
+
+TEST(Doneness, LevelsAreEditedAsLinesAndALineThatIsNoneIsNamed) {
+    const auto levels = levelsFromLines("rare 48-52\n\nmedium rare 127 to 134\n", true);
+    ASSERT_FALSE(levels.has_value()) << "48 °F is colder than 20 °C";
+    EXPECT_NE(levels.error().message.find("line 1"), std::string::npos);
+    const auto good = levelsFromLines("rare 48-52\n\nmedium rare 53.5 to 57\n", false);
+    ASSERT_TRUE(good.has_value()) << good.error().message;
+    EXPECT_EQ((*good)[1].name, "medium rare");
+    EXPECT_NEAR((*good)[1].lowK, C(53.5), 1e-9);
+    EXPECT_EQ(*levelsFromLines(linesOf(*good, false), false), *good);
+    const auto bad = levelsFromLines("rare 48-52\nwell done", false);
+    ASSERT_FALSE(bad.has_value());
+    EXPECT_NE(bad.error().message.find("line 2: \"well done\""), std::string::npos);
+}
+
+// de Vries, Sluimer & Bloksma 1989: a dough's conductivity rises several-fold between 25 and 90 °C
+// by vapour across its pores (from memory).
+TEST(Dough, VapourInItsPoresCarriesMoreHeatTheHotterItIs) {
+    EXPECT_LT(poreVapourConductivity(20), 0.15);
+    EXPECT_GT(poreVapourConductivity(60), 0.3);
+    EXPECT_GT(poreVapourConductivity(85), 2 * poreVapourConductivity(60));
+    EXPECT_GT(findFood("bread-dough")->porosity, 0.5);
+    EXPECT_EQ(findFood("beef-lean")->porosity, 0);
 }
 
 TEST(Doneness, RefusesBandsThatMakeNoSense) {
