@@ -1,0 +1,109 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// What a book's sides, seasonings, fats and unequal pieces do to a translation.
+#include "translate/school_effects.h"
+#include "translate/small_kitchen.h"
+#include "translate/translate.h"
+#include "translate/warnings.h"
+
+#include <algorithm>
+#include <gtest/gtest.h>
+
+namespace {
+
+using namespace dynamet;
+using namespace dynamet::translate;
+using namespace dynamet::translate::testing;
+
+/// A steak in the pan of the small kitchen.
+Request panRequest() {
+    Request r = roastRequest();
+    r.piece.food = *food::findFood("beef-lean");
+    r.piece.thicknessM = 0.025;
+    const auto& hob = *findAppliance(r.kitchen, "hob");
+    r.reference = {"hob", *kitchen::parseSetting(hob.controls, "level=6;preheat=240C"), "pan",
+                   "pan"};
+    r.goal = {C(56), food::ReadAt::peak, C(54), C(58), "medium rare"};
+    return r;
+}
+
+Prepared prepared(const Request& request) {
+    auto out = prepare(request);
+    EXPECT_TRUE(out.has_value()) << out.error().message;
+    return std::move(*out);
+}
+
+Row ownRow(const Prepared& p) {
+    return solveRowAt(p, p.targets.front(), p.request.reference.setting);
+}
+
+bool warns(const Row& row, const std::string& code) {
+    return std::any_of(row.warnings.begin(), row.warnings.end(),
+                       [&](const Warning& w) { return w.code == code; });
+}
+
+TEST(Schools, TurnOftenAndTentedRestChangeTheCook) {
+    Request once = panRequest(), often = panRequest(), tented = panRequest();
+    often.schools["turning"] = "often";
+    tented.schools["rest"] = "tented";
+    const auto a = prepared(once), b = prepared(often), c = prepared(tented);
+    EXPECT_EQ(a.programme.turning, cook::Turning::once);
+    EXPECT_EQ(b.programme.turning, cook::Turning::often);
+    EXPECT_LT(b.outcome.rimM, a.outcome.rimM) << "turning often leaves a thinner rim";
+    EXPECT_LT(c.outcome.pullK, a.outcome.pullK) << "under foil it rises more";
+}
+
+TEST(Schools, PressingTouchesBetterAndNoOilWorse) {
+    const auto contact = [](const char* school, const char* side) {
+        Request r = panRequest();
+        r.schools[school] = side;
+        const auto p = prepared(r);
+        return seenBy(p.programme.field, kitchen::Face::bottom, kitchen::Term::contact)->value;
+    };
+    const double usual = contact("pressing", "leave");
+    EXPECT_NEAR(contact("pressing", "press") / usual, 1.3, 1e-9);
+    EXPECT_NEAR(contact("oil", "none") / usual, 0.6, 1e-9);
+    EXPECT_NEAR(contact("oil", "pan") / usual, 1, 1e-9);
+}
+
+TEST(Schools, EveryQuestionIsNamedInTheWords) {
+    const std::string words = schoolWords({{"pepper", "before"}});
+    EXPECT_NE(words.find("pepper before"), std::string::npos);
+    EXPECT_EQ(std::count(words.begin(), words.end(), ','),
+              static_cast<std::ptrdiff_t>(food::shippedSchools().size()) - 1);
+}
+
+TEST(Warnings, ScorchingSugarAndSmokingButterAreSaid) {
+    Request r = panRequest();
+    EXPECT_FALSE(warns(ownRow(prepared(r)), "seasoning_scorches"));
+    r.piece.seasonings = {"sugar", "herbs"};
+    r.piece.fat = "butter";
+    const Row row = ownRow(prepared(r));
+    EXPECT_TRUE(warns(row, "seasoning_scorches"));
+    EXPECT_TRUE(warns(row, "fat_smokes"));
+    r.piece.seasonings.clear();
+    r.piece.fat = "avocado";
+    EXPECT_FALSE(warns(ownRow(prepared(r)), "fat_smokes"));
+}
+
+TEST(Companions, ThinnerPiecesComeFirstAndEarlier) {
+    Request r = panRequest();
+    r.piece.othersM = {0.035, 0.018};
+    const auto p = prepared(r);
+    const auto lines = companionLines(p, ownRow(p), false);
+    ASSERT_EQ(lines.size(), 2u);
+    EXPECT_EQ(lines[0].rfind("The piece of 18 mm: pull at", 0), 0u) << lines[0];
+    EXPECT_EQ(lines[1].rfind("The piece of 35 mm: pull at", 0), 0u) << lines[1];
+}
+
+TEST(Goal, OfALevelIsTheMiddleOfItsBandReadWhenTheScaleSays) {
+    const auto& line = food::shippedScales()[1];
+    const auto level = levelsOf(line, "beef")[1];
+    const Goal goal = goalOf(line, level);
+    EXPECT_EQ(goal.readAt, food::ReadAt::pull);
+    EXPECT_NEAR(goal.coreK, (level.lowK + level.highK) / 2, 1e-9);
+    EXPECT_NE(goal.words.find(line.name), std::string::npos);
+}
+
+} // namespace
