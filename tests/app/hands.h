@@ -66,7 +66,7 @@ void inDialog(Hands work, int looks = 400) {
     });
 }
 
-inline bool waitFor(const std::function<bool()>& done, int ms = 60000) {
+inline bool waitFor(const std::function<bool()>& done, int ms = 120000) {
     return QTest::qWaitFor(done, ms);
 }
 
