@@ -17,7 +17,8 @@ std::string pieceJson(const cook::FoodPiece& piece) {
                 {"tempered_s", piece.temperedS},
                 {"seasonings", piece.seasonings},
                 {"fat", piece.fat},
-                {"others_m", piece.othersM}}
+                {"others_m", piece.othersM},
+                {"rounds", piece.rounds}}
         .dump();
 }
 
@@ -31,6 +32,7 @@ void readPieceJson(const std::string& text, cook::FoodPiece& piece) {
     piece.surface = cook::surfaceOf(from.value("surface", "")).value_or(piece.surface);
     piece.temperedS = from.value("tempered_s", piece.temperedS);
     piece.seasonings = from.value("seasonings", piece.seasonings);
+    piece.rounds = from.value("rounds", piece.rounds);
     piece.othersM = from.value("others_m", piece.othersM);
     piece.fat = from.value("fat", piece.fat);
 }

@@ -175,6 +175,8 @@ Result<bool> checkPiece(const FoodPiece& piece, double coreK) {
     const auto sensible = [](double metres) { return metres >= 1e-3 && metres <= 0.4; };
     if (!sensible(piece.thicknessM))
         return fail(Errc::invalidArgument, "the thickness should be 1 to 400 mm");
+    if (piece.rounds < 1 || piece.rounds > 20)
+        return fail(Errc::invalidArgument, "there should be 1 to 20 rounds");
     for (double other : piece.othersM)
         if (!sensible(other))
             return fail(Errc::invalidArgument, "other pieces should be 1 to 400 mm thick");

@@ -66,6 +66,8 @@ struct Outcome {
     double juiceShare = 0, juiceU = 0; ///< of its water, run out; standard uncertainty
     double dangerS =
         0; ///< time of the core between 5 and 54 °C, tempering, waits and rest included
+    /// Of the plate below it as it is pulled; NaN where none touches.
+    double touchAtPullK = std::numeric_limits<double>::quiet_NaN();
     double hottestTouchK = 0; ///< hottest plate or liquid that touched it
     double smokesFromS = std::numeric_limits<double>::quiet_NaN(); ///< fat past its smoke point
     Section section;

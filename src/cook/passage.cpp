@@ -113,6 +113,7 @@ Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outco
     outcome.pullS = outcome.peakS = pull;
     outcome.pullK = outcome.peakK = simulation.solver().coreK();
     outcome.meanAtPullK = simulation.solver().meanK();
+    outcome.touchAtPullK = simulation.plateUnderK();
     simulation.beginRest(programme.rest, programme.site);
     if (recorder)
         recorder->note(simulation, true);

@@ -30,6 +30,7 @@ struct FoodPiece {
     double moistureSupply = 1; ///< factor on how fast water reaches the face
     std::vector<std::string> seasonings = {}; ///< ids of data/seasonings.json
     std::string fat = {};                     ///< id of the fat it is fried in
+    int rounds = 1;                           ///< batches, one after another on the same plate
     std::vector<double> othersM = {}; ///< thickness of its companions, each with its own pull
     bool operator==(const FoodPiece&) const = default;
 };

@@ -147,6 +147,11 @@ Simulation::CrustRates Simulation::crustRates() const {
     return out;
 }
 
+double Simulation::plateUnderK() const {
+    const auto plate = touchingPlate(heat::bottomFace);
+    return plate ? plate->kelvin : std::numeric_limits<double>::quiet_NaN();
+}
+
 double Simulation::coldestInsideK() const {
     const heat::Grid& grid = solver_.grid();
     const std::size_t from = hasTwoFaces(piece_.shape) ? 1 : 0;

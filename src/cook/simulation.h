@@ -41,6 +41,8 @@ class Simulation {
     double timeS() const { return solver_.timeS(); }
     /// Reads the outcome's sums as they stand.
     void fill(Outcome& outcome) const;
+    /// Of the plate under the food now; NaN where none touches it.
+    double plateUnderK() const;
     Sample sample() const;
     Frame frame() const;
 

@@ -37,6 +37,7 @@ json snapshotJson(const translate::Prepared& prepared, const std::vector<transla
                     {"seasonings", r.piece.seasonings},
                     {"fat", r.piece.fat},
                     {"others_m", r.piece.othersM},
+                    {"rounds", r.piece.rounds},
                     {"start_C", r.piece.startK - kZeroCelsiusK}};
     out["goal"] = {{"core_C", r.goal.coreK - kZeroCelsiusK},
                    {"read_at", word(r.goal.readAt)},

@@ -3,6 +3,8 @@
 
 #include "translate/translate.h"
 
+#include "cook/rounds.h"
+
 #include "quantity/parse_duration.h"
 #include "quantity/parse_measures.h"
 #include "quantity/print.h"
@@ -184,6 +186,39 @@ Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row) {
                               std::make_shared<heat::Vapour>(pressurePa(programme->site))};
     return cook::cookFor(prepared.request.piece, cook::withFixedTurn(*programme, row.outcome),
                          row.outcome.pullS, cook::kFull, tables, true);
+}
+
+std::vector<std::string> roundLines(const Prepared& prepared, const Row& row) {
+    constexpr double kGapS = 60; // to take one batch off and lay the next on
+    const Request& request = prepared.request;
+    const auto programme = programmeFor(request, row.target, row.instruction.setting);
+    std::vector<std::string> out;
+    if (!programme || !row.reached || request.piece.rounds < 2)
+        return out;
+    const cook::Tables tables{prepared.tables.material,
+                              std::make_shared<heat::Vapour>(pressurePa(programme->site))};
+    const auto rounds =
+        cook::cookRounds(request.piece, *programme, {request.goal.coreK, request.goal.readAt},
+                         request.piece.rounds, kGapS, cook::kFull, tables);
+    if (!rounds) {
+        out.push_back("Rounds: " + rounds.error().message + ".");
+        return out;
+    }
+    const auto shown = [&](double kelvin) {
+        return printTemperature(Temperature::kelvin(kelvin), request.fahrenheit
+                                                                 ? TemperatureUnit::fahrenheit
+                                                                 : TemperatureUnit::celsius);
+    };
+    for (std::size_t i = 1; i < rounds->size(); ++i) {
+        const cook::Round& round = (*rounds)[i];
+        std::string line = "Round " + std::to_string(i + 1) + ": ";
+        if (std::isfinite(round.plateStartK))
+            line += "the plate is at " + shown(round.plateStartK) + " as it goes on; ";
+        out.push_back(line + "pull at " +
+                      shown(printedPull(round.outcome.pullK, request.fahrenheit)) + ", about " +
+                      printDuration(roundedDownTime(round.outcome.pullS)) + ".");
+    }
+    return out;
 }
 
 std::vector<std::string> companionLines(const Prepared& prepared, const Row& row, bool inches) {

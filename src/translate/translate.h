@@ -37,6 +37,10 @@ std::vector<Row> translateAll(const Prepared& prepared, std::stop_token stop = {
 /// The programme of a target at a setting, as it is simulated; turned once where its faces differ.
 Result<cook::Programme> programmeFor(const Request& request, const Target& target,
                                      const kitchen::Setting& setting);
+/// One line for each round after the first, with the plate's temperature as it goes on; none for a
+/// piece cooked at once.
+std::vector<std::string> roundLines(const Prepared& prepared, const Row& row);
+
 /// One line for each of the piece's companions at the row's setting: when to pull it, or why it is
 /// not reached. Thinner ones first.
 std::vector<std::string> companionLines(const Prepared& prepared, const Row& row, bool inches);

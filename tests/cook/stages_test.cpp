@@ -4,6 +4,7 @@
 // Cooks in stages, their rests, and what the outcome adds up.
 #include "cook/cook.h"
 #include "cook/cut.h"
+#include "cook/rounds.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
@@ -216,6 +217,33 @@ TEST(Fat, SmokesWhereThePlateIsHotterThanItsSmokePoint) {
     };
     EXPECT_EQ(at(butter), 0);
     EXPECT_TRUE(std::isnan(at(avocado)));
+}
+
+// A pan that is not given time is colder the second time (common practice, no source).
+TEST(Rounds, FindThePlateAsTheLastOneLeftIt) {
+    Programme programme = straight(pan(240));
+    programme.turning = Turning::once;
+    const auto rounds = cookRounds(piece(20), programme, {C(54)}, 3, 20, kFull, tables(piece(20)));
+    ASSERT_TRUE(rounds.has_value()) << rounds.error().message;
+    ASSERT_EQ(rounds->size(), 3u);
+    EXPECT_NEAR((*rounds)[0].plateStartK, C(240), 1e-9);
+    EXPECT_LT((*rounds)[1].plateStartK, C(235));
+    EXPECT_GT((*rounds)[1].outcome.pullS, (*rounds)[0].outcome.pullS);
+    const auto inOven =
+        cookRounds(piece(20), straight(oven(180)), {C(54)}, 2, 20, kFull, tables(piece(20)));
+    EXPECT_EQ((*inOven)[0].outcome.pullS, (*inOven)[1].outcome.pullS);
+}
+
+TEST(Rounds, AnEmptyPlateComesBackToWhereItsBurnerHoldsIt) {
+    heat::LumpedPlate plate;
+    plate.heatCapacity = 16000;
+    plate.burnerFlux = 9000;
+    plate.loss = 23;
+    const double settled = plate.ambientK + 9000.0 / 23;
+    EXPECT_NEAR(plateAfter(plate, C(150), 1e5), settled, 0.1);
+    // One time constant, C/loss, takes it 1 − 1/e of the way.
+    EXPECT_NEAR((plateAfter(plate, C(150), 16000.0 / 23) - C(150)) / (settled - C(150)),
+                1 - std::exp(-1.0), 1e-4);
 }
 
 TEST(Dough, IsDoneByItsCoreAndItsCrust) {

@@ -97,6 +97,16 @@ TEST(Companions, ThinnerPiecesComeFirstAndEarlier) {
     EXPECT_EQ(lines[1].rfind("The piece of 35 mm: pull at", 0), 0u) << lines[1];
 }
 
+TEST(Rounds, AreSaidWithThePlatesTemperature) {
+    Request r = panRequest();
+    EXPECT_TRUE(roundLines(prepared(r), ownRow(prepared(r))).empty());
+    r.piece.rounds = 2;
+    const auto p = prepared(r);
+    const auto lines = roundLines(p, ownRow(p));
+    ASSERT_EQ(lines.size(), 1u);
+    EXPECT_EQ(lines[0].rfind("Round 2: the plate is at ", 0), 0u) << lines[0];
+}
+
 TEST(Goal, OfALevelIsTheMiddleOfItsBandReadWhenTheScaleSays) {
     const auto& line = food::shippedScales()[1];
     const auto level = levelsOf(line, "beef")[1];

@@ -72,6 +72,10 @@ PieceDialog::PieceDialog(Document& document, const book::RecipeRecord& recipe, Q
     thickness_ = lengthField(tr("Thickness or diameter"), piece.thicknessM);
     width_ = lengthField(tr("Width"), piece.widthM);
     cap_ = lengthField(tr("Fat cap"), piece.fatCapM);
+    rounds_ = new QSpinBox;
+    rounds_->setRange(1, 20);
+    rounds_->setValue(piece.rounds);
+    rounds_->setAccessibleName(tr("Rounds, one after another"));
     QStringList others;
     for (const double thickness : piece.othersM)
         others << text(printLength(thickness, document.units().inches));
@@ -85,8 +89,8 @@ PieceDialog::PieceDialog(Document& document, const book::RecipeRecord& recipe, Q
     auto* form = new QFormLayout;
     box->addLayout(form);
     for (QWidget* field :
-         std::initializer_list<QWidget*>{food_, form_, shape_, thickness_, others_, width_, bone_,
-                                         cap_, surface_, start_, fat_, scale_, level_})
+         std::initializer_list<QWidget*>{food_, form_, shape_, thickness_, others_, rounds_, width_,
+                                         bone_, cap_, surface_, start_, fat_, scale_, level_})
         form->addRow(field->accessibleName(), field);
     auto* seasonings = new QGridLayout;
     for (const food::Seasoning& one : food::shippedSeasonings()) {
@@ -151,6 +155,7 @@ void PieceDialog::take() {
     for (const auto* length : {&thickness, &width, &cap})
         if (!*length)
             wrong = length->error();
+    piece.rounds = rounds_->value();
     piece.othersM.clear();
     for (const QString& one : others_->text().split(QLatin1Char(','), Qt::SkipEmptyParts)) {
         const auto other = parseLengthM(plain(one.trimmed()), unit);

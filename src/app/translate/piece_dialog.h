@@ -10,6 +10,7 @@
 #include <QDialog>
 #include <QLabel>
 #include <QLineEdit>
+#include <QSpinBox>
 
 namespace dynamet::app {
 
@@ -32,6 +33,7 @@ class PieceDialog : public QDialog {
     QComboBox *food_, *form_, *shape_, *bone_, *surface_, *fat_, *scale_, *level_;
     QLineEdit *thickness_, *width_, *cap_, *start_, *others_;
     std::vector<QCheckBox*> on_;
+    QSpinBox* rounds_;
     QLabel* problem_;
 };
 

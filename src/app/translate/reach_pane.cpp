@@ -159,6 +159,8 @@ void ReachPane::refreshOpenRow() {
         QStringList lines, warnings;
         for (const std::string& line : detailLines(item.row, *model_->prepared(), units))
             lines << text(line);
+        for (const std::string& line : roundLines(*model_->prepared(), item.row))
+            lines << text(line);
         for (const std::string& line :
              companionLines(*model_->prepared(), item.row, document_.units().inches))
             lines << text(line);
