@@ -40,7 +40,6 @@ const Simulation::Moment* latestBefore(const std::vector<Simulation::Moment>& ke
 struct Passed {
     std::vector<StagePassed> stages;
     std::vector<Simulation::Moment> kept;
-    std::vector<double> cores; ///< of the kept moments
     std::vector<double> turns;
     double startS = 0; ///< of the last stage
     double reachedS = 0;
@@ -65,7 +64,7 @@ Result<Passed> settleTurn(Simulation& simulation, const FoodPiece& piece,
     for (int round = 0; round < (seek ? kMostTurnRounds : 1); ++round) {
         simulation.restore(first);
         out.kept.assign(1, first);
-        out.turns = turnTimes(programme, out.startS, guess, until);
+        out.turns = turnTimes(programme.turning, programme.turnAtS, out.startS, guess, until);
         const auto passed = forward(simulation, {coreK, until, coreK - kMostCarryOverK}, out.turns,
                                     &out.kept, nullptr);
         if (!passed)
@@ -123,7 +122,7 @@ Result<Outcome> solvePull(Simulation& simulation, const Passed& passed, const Pr
         if (round == 0) {
             const Simulation::Moment& last = passed.kept.back();
             const double span = std::max(at - last.state.timeS, 1e-3);
-            slope = (outcome->pullK - passed.cores.back()) / span;
+            slope = (outcome->pullK - simulation.coreOf(last)) / span;
         } else if (std::abs(at - beforeAt) > 1e-6) {
             slope = (miss - beforeMiss) / (at - beforeAt);
         }
@@ -161,12 +160,13 @@ Result<Outcome> cookTo(const FoodPiece& piece, const Programme& programme, const
         return fail(Errc::refused,
                     fmt::format("the core stops at {:.0f} °C within {:.0f} h",
                                 passed->highestK - kZeroCelsiusK, programme.longestS / 3600));
-    for (const Simulation::Moment& moment : passed->kept)
-        passed->cores.push_back(simulation->coreOf(moment));
     const bool direct = target.readAt == food::ReadAt::pull || target.readAt == food::ReadAt::bath;
     Result<Outcome> outcome = direct ? pullAt(*simulation, *passed, passed->reachedS, programme)
                                      : solvePull(*simulation, *passed, programme, target);
-    if (!outcome || !withSamples)
+    if (!outcome)
+        return outcome;
+    simulation->fill(*outcome);
+    if (!withSamples)
         return outcome;
     return cookFor(piece, withFixedTurn(programme, *outcome), outcome->pullS, effort, tables, true);
 }
@@ -214,12 +214,13 @@ Result<Outcome> cookFor(const FoodPiece& piece, const Programme& programme, doub
         return tl::unexpected(stages.error());
     outcome.stages = std::move(*stages);
     const double start = simulation->timeS(), end = std::max(seconds, start);
-    const auto turns = turnTimes(programme, start, end - start, end);
+    const auto turns = turnTimes(programme.turning, programme.turnAtS, start, end - start, end);
     const auto passed = forward(*simulation, {1e9, end, 1e9}, turns, nullptr, keep);
     if (!passed)
         return tl::unexpected(passed.error());
     if (const auto done = restAfter(*simulation, programme, outcome, keep); !done)
         return tl::unexpected(done.error());
+    simulation->fill(outcome);
     if (!turns.empty() && turns.front() < end)
         outcome.turnS = turns.front();
     if (keep)
@@ -236,7 +237,8 @@ Result<double> timeToReach(const FoodPiece& piece, const Programme& programme, d
     if (!stages)
         return tl::unexpected(stages.error());
     const double start = simulation->timeS(), until = start + programme.longestS;
-    const auto turns = turnTimes(programme, start, programme.longestS, until);
+    const auto turns =
+        turnTimes(programme.turning, programme.turnAtS, start, programme.longestS, until);
     const auto passed = forward(*simulation, {coreK, until, 1e9}, turns, nullptr, nullptr);
     if (!passed)
         return tl::unexpected(passed.error());

@@ -34,8 +34,7 @@ struct Section {
 /// A section at a moment, for the slider through time.
 struct Frame {
     double timeS = 0;
-    std::vector<double> kelvin;     ///< as `Section::peakK`
-    std::vector<double> peakSoFarK; ///< the same, highest until then
+    std::vector<double> peakSoFarK; ///< as `Section::peakK`, highest until then
     std::array<double, 3> browning{};
 };
 

@@ -12,22 +12,14 @@ constexpr double kLongestStageS = 6 * 3600;
 constexpr double kTurnedRoundK = 0.05;
 constexpr double kNearLeavingK = 8;
 
-std::vector<double> stageTurns(const Stage& stage, double startS) {
-    const double ends = stage.endsAfterS > 0 ? stage.endsAfterS : kLongestStageS;
-    Programme one;
-    one.turning = stage.turning;
-    one.turnAtS = stage.turnAtS;
-    return turnTimes(one, startS, ends, startS + ends);
-}
-
 } // namespace
 
-std::vector<double> turnTimes(const Programme& programme, double startS, double takesS,
-                              double untilS) {
+std::vector<double> turnTimes(Turning turning, std::optional<double> turnAtS, double startS,
+                              double takesS, double untilS) {
     std::vector<double> out;
-    if (programme.turning == Turning::once)
-        out.push_back(startS + programme.turnAtS.value_or(takesS / 2));
-    if (programme.turning == Turning::often)
+    if (turning == Turning::once)
+        out.push_back(startS + turnAtS.value_or(takesS / 2));
+    if (turning == Turning::often)
         for (double t = startS + kOftenTurnS; t < untilS; t += kOftenTurnS)
             out.push_back(t);
     return out;
@@ -76,12 +68,13 @@ Result<std::vector<StagePassed>> passStages(Simulation& simulation, const Progra
         simulation.beginStage(stage.field, stage.site, stage.edgesDown);
         StagePassed passed;
         passed.startS = simulation.timeS();
-        const double ends = stage.endsAfterS > 0 ? stage.endsAfterS : kLongestStageS;
+        const double takes = stage.endsAfterS > 0 ? stage.endsAfterS : kLongestStageS;
         const double leaveK = stage.endsAtCoreK.value_or(1e9);
-        const PassageGoal goal{leaveK, passed.startS + ends, leaveK - kNearLeavingK};
+        const PassageGoal goal{leaveK, passed.startS + takes, leaveK - kNearLeavingK};
         std::vector<Simulation::Moment> kept{simulation.moment()};
-        const auto done =
-            forward(simulation, goal, stageTurns(stage, passed.startS), &kept, recorder);
+        const auto turns =
+            turnTimes(stage.turning, stage.turnAtS, passed.startS, takes, goal.untilS);
+        const auto done = forward(simulation, goal, turns, &kept, recorder);
         if (!done)
             return tl::unexpected(done.error());
         if (done->reachedS < simulation.timeS()) { // the last step went past the core it leaves at
@@ -138,7 +131,6 @@ Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outco
             return done;
     if (recorder)
         recorder->note(simulation, true);
-    simulation.fill(outcome);
     return true;
 }
 

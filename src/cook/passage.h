@@ -7,10 +7,10 @@
 
 namespace dynamet::cook {
 
-/// The moments at which the food is turned in the last stage, which began at `startS`, when it is
-/// thought to take `takesS`; none after `untilS`.
-std::vector<double> turnTimes(const Programme& programme, double startS, double takesS,
-                              double untilS);
+/// The moments at which the food is turned in a stage that began at `startS` and is thought to take
+/// `takesS`: "once" at `turnAtS` from its start or at half of it; none after `untilS`.
+std::vector<double> turnTimes(Turning turning, std::optional<double> turnAtS, double startS,
+                              double takesS, double untilS);
 
 /// How far the core came and when it passed what was asked for.
 struct Passage {
@@ -32,7 +32,7 @@ Result<std::vector<StagePassed>> passStages(Simulation& simulation, const Progra
                                             Recorder* recorder);
 
 /// Rests until the core has turned round (and the shortest rest is over); fills pull, peak and
-/// sums.
+/// plate; the sums are read by `Simulation::fill`.
 Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outcome& outcome,
                        Recorder* recorder);
 

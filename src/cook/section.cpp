@@ -47,7 +47,17 @@ std::pair<double, double> rims(const Section& s, std::size_t column, bool twoFac
 
 } // namespace
 
-Section Simulation::sectionOf(const std::vector<double>& rows) const {
+std::vector<double> Simulation::peakNodes() const {
+    const heat::Grid& grid = solver_.grid();
+    const heat::State& state = solver_.state();
+    std::vector<double> out;
+    for (std::size_t x = 0; x < grid.across.size(); ++x)
+        for (std::size_t y = 0; y < grid.up.size(); ++y)
+            out.push_back(state.peakK[solver_.row(x, state.turned ? grid.up.size() - 1 - y : y)]);
+    return out;
+}
+
+Section Simulation::section() const {
     const heat::Grid& grid = solver_.grid();
     Section out;
     out.shape = piece_.shape;
@@ -58,16 +68,12 @@ Section Simulation::sectionOf(const std::vector<double>& rows) const {
     out.acrossM = grid.across;
     out.upShare = shares(grid.volumeUp);
     out.acrossShare = shares(grid.volumeAcross);
-    const bool turned = solver_.state().turned;
-    for (std::size_t x = 0; x < grid.across.size(); ++x)
-        for (std::size_t y = 0; y < grid.up.size(); ++y)
-            out.peakK.push_back(rows[solver_.row(x, turned ? grid.up.size() - 1 - y : y)]);
+    out.peakK = peakNodes();
     return out;
 }
 
 Frame Simulation::frame() const {
-    return {timeS(), sectionOf(solver_.state().kelvin).peakK,
-            sectionOf(solver_.state().peakK).peakK, moment_.browning};
+    return {timeS(), peakNodes(), moment_.browning};
 }
 
 void Simulation::fill(Outcome& outcome) const {
@@ -85,7 +91,7 @@ void Simulation::fill(Outcome& outcome) const {
     outcome.dangerS = moment_.dangerS;
     outcome.hottestTouchK = moment_.hottestTouchK;
     outcome.smokesFromS = moment_.smokesFromS;
-    outcome.section = sectionOf(solver_.state().peakK);
+    outcome.section = section();
     const Section& s = outcome.section;
     outcome.coldestPeakK = *std::min_element(s.peakK.begin(), s.peakK.end());
     const double grey = piece_.food.greyingK;

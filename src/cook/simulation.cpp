@@ -17,10 +17,6 @@ constexpr int kStoneLayers = 8;
 /// Water that stands on a piece that was not patted dry, kg/m² (a film of a tenth of a millimetre).
 constexpr double kWetFilm = 0.1;
 
-bool touches(const heat::FaceBoundary& face) {
-    return face.plate || face.lumpedPlate || face.stone || face.liquid;
-}
-
 bool anyStone(const Programme& programme, const FoodPiece& piece) {
     const auto has = [](const kitchen::HeatField& field, const kitchen::Site& site) {
         return boundaryOf(field, kitchen::Face::bottom, site).stone.has_value();
@@ -164,11 +160,11 @@ double Simulation::coldestInsideK() const {
 
 void Simulation::noteTouch() {
     for (const heat::FaceIndex face : kFaces) {
-        if (!solver_.hasFace(face) || !touches(around_[face]))
+        if (!solver_.hasFace(face))
             continue;
         const auto plate = touchingPlate(face);
         double hottest = plate ? plate->kelvin : 0;
-        if (around_[face].liquid && piece_.fat.size() > 0)
+        if (around_[face].liquid && !piece_.fat.empty())
             hottest = std::max(hottest, around_[face].liquid->kelvin.at(timeS()));
         moment_.hottestTouchK = std::max(moment_.hottestTouchK, hottest);
         if (hottest > smokeK_ && std::isnan(moment_.smokesFromS))

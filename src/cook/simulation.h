@@ -63,7 +63,9 @@ class Simulation {
     double coldestInsideK() const;
     void noteTouch();
     void addUp(double seconds);
-    Section sectionOf(const std::vector<double>& rows) const;
+    /// Highest temperatures so far, node by node in the order of `Section::peakK`.
+    std::vector<double> peakNodes() const;
+    Section section() const;
 
     heat::PieceSolver solver_;
     FoodPiece piece_;

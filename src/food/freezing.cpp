@@ -43,20 +43,6 @@ double meltingHeat(const Composition& c, double freezingC, double celsius) {
     return densityAt(c, 20) * kLatent * iceShare(c, freezingC, celsius);
 }
 
-double frozenEnthalpy(const Composition& c, double freezingC, double celsius) {
-    constexpr int kPieces = 64; // Simpson's rule
-    const double h = (celsius - freezingC) / kPieces;
-    double sum = 0;
-    for (int i = 0; i < kPieces; ++i) {
-        const double a = freezingC + h * i;
-        sum +=
-            h / 6 *
-            (frozenHeatCapacity(c, freezingC, a) + 4 * frozenHeatCapacity(c, freezingC, a + h / 2) +
-             frozenHeatCapacity(c, freezingC, a + h));
-    }
-    return sum - meltingHeat(c, freezingC, celsius);
-}
-
 double frozenConductivity(const Composition& c, double freezingC, double celsius) {
     const VolumeParts parts = volumeParts(c, celsius);
     const double iceOfWater = c.water > 0 ? iceShare(c, freezingC, celsius) / c.water : 0;

@@ -17,10 +17,6 @@ double frozenHeatCapacity(const Composition& composition, double freezingC, doub
 /// Heat that its ice takes to melt, J/m³, mass counted at 20 °C; latent heat 333.6 kJ/kg.
 double meltingHeat(const Composition& composition, double freezingC, double celsius);
 
-/// Sensible and latent heat per original volume relative to the freezing point, J/m³ (≤ 0 below
-/// it), mass counted at 20 °C; latent heat of ice 333.6 kJ/kg, its heat capacity Choi & Okos 1986.
-double frozenEnthalpy(const Composition& composition, double freezingC, double celsius);
-
 /// W/mK with part of the water as ice: by volume, parallel.
 double frozenConductivity(const Composition& composition, double freezingC, double celsius);
 

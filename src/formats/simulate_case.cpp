@@ -174,13 +174,6 @@ CaseStage readStage(const StrictJson& stage, heat::Shape shape) {
     return out;
 }
 
-FaceBoundary withoutPlate(FaceBoundary face) {
-    face.plate.reset();
-    face.lumpedPlate.reset();
-    face.stone.reset();
-    return face;
-}
-
 void note(const heat::PieceSolver& solver, heat::Shape shape, SimulateResult& out) {
     const auto c = [](double k) { return k - kZeroCelsiusK; };
     out.timeS.push_back(solver.timeS());
@@ -241,13 +234,12 @@ Result<SimulateResult> runCase(const SimulateCase& input) {
     double stageEnd = 0, nextReport = input.reportEveryS;
     for (std::size_t i = 0; i < input.stages.size(); ++i) {
         const CaseStage& stage = input.stages[i];
-        if (heat::isCrossSection(shape))
-            solver->setBoundaries(stage.bottom, stage.top,
-                                  stage.side.value_or(withoutPlate(stage.top)));
-        else if (shape == heat::Shape::slab)
-            solver->setBoundaries(stage.bottom, stage.top);
-        else
+        if (!heat::hasTwoFaces(shape))
             solver->setBoundaries({}, stage.side.value_or(FaceBoundary{}));
+        else if (stage.side)
+            solver->setBoundaries(stage.bottom, stage.top, *stage.side);
+        else
+            solver->setBoundaries(stage.bottom, stage.top);
         stageEnd += stage.durationS;
         const bool last = i + 1 == input.stages.size();
         while (solver->timeS() < stageEnd - 1e-9) {

@@ -98,19 +98,6 @@ double Material::heatCapacity(double kelvin, double waterLeft) const {
     return capacity;
 }
 
-double Material::conductivity(double kelvin, double waterLeft) const {
-    double ignored = 0, conductivity = 0;
-    waterLeft == 1 ? full(kelvin, ignored, conductivity)
-                   : partial(kelvin, waterLeft, ignored, conductivity);
-    return conductivity;
-}
-
-double Material::waterCapacity(double kelvin) const {
-    double share = 0;
-    const std::size_t i = at(kelvin, share);
-    return rows_[i].waterCapacity + share * (rows_[i + 1].waterCapacity - rows_[i].waterCapacity);
-}
-
 void Material::frozen(double kelvin, double& capacity, double& conductivity) const {
     const double place = std::clamp((freezingK_ - kelvin) / kFrozenStepK, 0.0,
                                     static_cast<double>(frozen_.size()) - 1.001);

@@ -54,9 +54,6 @@ class Material {
     /// original thickness.
     void partial(double kelvin, double waterLeft, double& capacity, double& conductivity) const;
     double heatCapacity(double kelvin, double waterLeft) const;
-    double conductivity(double kelvin, double waterLeft) const;
-    /// J/m³K of the water alone, all of it.
-    double waterCapacity(double kelvin) const;
 
     /// Temperature after `heat` J/m³ more; exact where ice melts, second order elsewhere.
     double warmed(double kelvin, double waterLeft, double capacity, double heat) const;

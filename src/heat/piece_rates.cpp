@@ -39,12 +39,12 @@ void PieceSolver::properties(const std::vector<double>& kelvin, const std::vecto
 /// Fat conducts and stores less than the lean below it and lets hardly any water through
 /// (docs/physics.md): its nodes' properties are those of the food times these.
 void PieceSolver::thinCap() {
-    if (piece_.fatCapM <= 0)
+    if (capNodes_ == 0)
         return;
     constexpr double kConductivity = 0.42, kCapacity = 0.6, kDiffusivity = 0.05;
     for (std::size_t x = 0; x < columns_; ++x)
         for (std::size_t y = 0; y < nodes_; ++y)
-            if (capShare_[state_.turned ? nodes_ - 1 - y : y] > 0) {
+            if ((state_.turned ? y : nodes_ - 1 - y) < capNodes_) {
                 const std::size_t i = row(x, y);
                 conductivity_[i] *= kConductivity;
                 capacity_[i] *= kCapacity;
@@ -57,7 +57,7 @@ void PieceSolver::clearSystems() {
         if (s == &water_ && dry_)
             continue;
         for (auto* v :
-             {&s->upLow, &s->upMid, &s->upHigh, &s->acrossLow, &s->acrossMid, &s->acrossHigh})
+             {&s->up.low, &s->up.mid, &s->up.high, &s->across.low, &s->across.mid, &s->across.high})
             std::fill(v->begin(), v->end(), 0.0);
     }
     std::fill(heatByWater_.begin(), heatByWater_.end(), 0.0);
@@ -70,78 +70,50 @@ void PieceSolver::clearSystems() {
         }
 }
 
-void PieceSolver::flowUp(const std::vector<double>& kelvin, const std::vector<double>& water,
-                         Rates& out, bool jacobian) {
-    const double carried = 0.5 * kWaterHeat * material_->waterPerVolume();
-    for (std::size_t x = 0; x < columns_; ++x) {
-        const std::size_t first = row(x, 0), last = first + nodes_ - 1;
-        for (std::size_t i = first; i < last; ++i) {
-            const double g = reachUp_[i] * between(conductivity_[i], conductivity_[i + 1]);
-            const double rise = kelvin[i + 1] - kelvin[i];
-            double low = g * rise, high = -low;
-            if (jacobian) {
-                heat_.upHigh[i] = heat_.upLow[i + 1] = g;
-                heat_.upMid[i] -= g;
-                heat_.upMid[i + 1] -= g;
-            }
-            if (!dry_) {
-                const double d = reachUp_[i] * 0.5 * (diffusivity_[i] + diffusivity_[i + 1]);
-                const double flow = d * (water[i + 1] - water[i]);
-                low += carried * flow * rise;
-                high += carried * flow * rise;
-                if (flow != 0 && arrivesHot(kelvin, water, flow > 0 ? i : i + 1)) {
-                    steamBetween(flow > 0 ? i : i + 1, flow > 0 ? i + 1 : i, std::abs(flow), kelvin,
-                                 out);
-                } else {
-                    out.water[i] += flow;
-                    out.water[i + 1] -= flow;
-                }
-                if (jacobian) {
-                    water_.upHigh[i] = water_.upLow[i + 1] = d;
-                    water_.upMid[i] -= d;
-                    water_.upMid[i + 1] -= d;
-                }
-            }
-            out.heat[i] += low;
-            out.heat[i + 1] += high;
+void PieceSolver::pass(std::size_t i, std::size_t j, double reach,
+                       const std::vector<double>& kelvin, const std::vector<double>& water,
+                       Rates& out, SplitSystem::Coupling* heatCoupling,
+                       SplitSystem::Coupling* waterCoupling) {
+    const auto couple = [i, j](SplitSystem::Coupling* coupling, double g) {
+        if (!coupling)
+            return;
+        coupling->high[i] = coupling->low[j] = g;
+        coupling->mid[i] -= g;
+        coupling->mid[j] -= g;
+    };
+    const double g = reach * between(conductivity_[i], conductivity_[j]);
+    const double rise = kelvin[j] - kelvin[i];
+    double into = g * rise, carried = 0;
+    couple(heatCoupling, g);
+    if (!dry_) {
+        const double d = reach * 0.5 * (diffusivity_[i] + diffusivity_[j]);
+        const double flow = d * (water[j] - water[i]);
+        carried = 0.5 * kWaterHeat * material_->waterPerVolume() * flow * rise;
+        if (flow != 0 && arrivesHot(kelvin, water, flow > 0 ? i : j)) {
+            steamBetween(flow > 0 ? i : j, flow > 0 ? j : i, std::abs(flow), kelvin, out);
+        } else {
+            out.water[i] += flow;
+            out.water[j] -= flow;
         }
+        couple(waterCoupling, d);
     }
+    out.heat[i] += carried + into;
+    out.heat[j] += carried - into;
 }
 
-void PieceSolver::flowAcross(const std::vector<double>& kelvin, const std::vector<double>& water,
-                             Rates& out, bool jacobian) {
-    const double carried = 0.5 * kWaterHeat * material_->waterPerVolume();
-    for (std::size_t x = 0; x + 1 < columns_; ++x) {
-        const std::size_t first = row(x, 0);
-        for (std::size_t i = first, j = first + stride_; i < first + nodes_; ++i, ++j) {
-            const double g = reachAcross_[i] * between(conductivity_[i], conductivity_[j]);
-            const double rise = kelvin[j] - kelvin[i];
-            double low = g * rise, high = -low;
-            if (jacobian) {
-                heat_.acrossHigh[i] = heat_.acrossLow[j] = g;
-                heat_.acrossMid[i] -= g;
-                heat_.acrossMid[j] -= g;
-            }
-            if (!dry_) {
-                const double d = reachAcross_[i] * 0.5 * (diffusivity_[i] + diffusivity_[j]);
-                const double flow = d * (water[j] - water[i]);
-                low += carried * flow * rise;
-                high += carried * flow * rise;
-                if (flow != 0 && arrivesHot(kelvin, water, flow > 0 ? i : j)) {
-                    steamBetween(flow > 0 ? i : j, flow > 0 ? j : i, std::abs(flow), kelvin, out);
-                } else {
-                    out.water[i] += flow;
-                    out.water[j] -= flow;
-                }
-                if (jacobian) {
-                    water_.acrossHigh[i] = water_.acrossLow[j] = d;
-                    water_.acrossMid[i] -= d;
-                    water_.acrossMid[j] -= d;
-                }
-            }
-            out.heat[i] += low;
-            out.heat[j] += high;
-        }
+void PieceSolver::flows(const std::vector<double>& kelvin, const std::vector<double>& water,
+                        Rates& out, bool jacobian) {
+    SplitSystem::Coupling *heatUp = jacobian ? &heat_.up : nullptr,
+                          *waterUp = jacobian ? &water_.up : nullptr;
+    SplitSystem::Coupling *heatAcross = jacobian ? &heat_.across : nullptr,
+                          *waterAcross = jacobian ? &water_.across : nullptr;
+    for (std::size_t x = 0; x < columns_; ++x) {
+        const std::size_t first = row(x, 0), end = first + nodes_;
+        for (std::size_t i = first; i + 1 < end; ++i)
+            pass(i, i + 1, reachUp_[i], kelvin, water, out, heatUp, waterUp);
+        if (x + 1 < columns_)
+            for (std::size_t i = first; i < end; ++i)
+                pass(i, i + stride_, reachAcross_[i], kelvin, water, out, heatAcross, waterAcross);
     }
 }
 
@@ -156,7 +128,7 @@ void PieceSolver::addSlot(FaceIndex face, std::size_t slot, std::size_t row, dou
     if (!film)
         out.evaporation[slot] = q.evaporation;
     if (jacobian)
-        (face == sideFace ? heat_.acrossMid : heat_.upMid)[row] += area * q.slope;
+        (face == sideFace ? heat_.across.mid : heat_.up.mid)[row] += area * q.slope;
     if (dry_ || q.evaporation == 0)
         return;
     if (film) {
@@ -166,7 +138,7 @@ void PieceSolver::addSlot(FaceIndex face, std::size_t slot, std::size_t row, dou
     const double share = area / material_->waterPerVolume();
     out.water[row] -= share * q.evaporation;
     if (jacobian) {
-        (face == sideFace ? water_.acrossMid : water_.upMid)[row] -= share * q.evaporationSlope;
+        (face == sideFace ? water_.across.mid : water_.up.mid)[row] -= share * q.evaporationSlope;
         heatByWater_[row] += area * q.fluxByWater;
     }
 }
@@ -185,10 +157,10 @@ void PieceSolver::addPlate(FaceIndex face, std::size_t column, const std::vector
     if (!jacobian)
         return;
     heat_.mass[own] = plateArea * plate.heatCapacity;
-    heat_.upMid[node] -= contact;
-    heat_.upMid[own] = plateArea * (slope - plate.loss) - contact;
-    (below ? heat_.upHigh : heat_.upLow)[own] = contact;
-    (below ? heat_.upLow : heat_.upHigh)[node] = contact;
+    heat_.up.mid[node] -= contact;
+    heat_.up.mid[own] = plateArea * (slope - plate.loss) - contact;
+    (below ? heat_.up.high : heat_.up.low)[own] = contact;
+    (below ? heat_.up.low : heat_.up.high)[node] = contact;
 }
 
 void PieceSolver::addStone(FaceIndex face, std::size_t column, const std::vector<double>& kelvin,
@@ -207,17 +179,17 @@ void PieceSolver::addStone(FaceIndex face, std::size_t column, const std::vector
         out.heat[own] = -passed;
         if (jacobian) {
             heat_.mass[own] = area * stone.heatCapacity * thick;
-            heat_.upMid[from] -= g;
-            heat_.upMid[own] = -g;
-            (below ? heat_.upHigh : heat_.upLow)[own] = g;
-            (below ? heat_.upLow : heat_.upHigh)[from] = g;
+            heat_.up.mid[from] -= g;
+            heat_.up.mid[own] = -g;
+            (below ? heat_.up.high : heat_.up.low)[own] = g;
+            (below ? heat_.up.low : heat_.up.high)[from] = g;
         }
         from = own;
         resistance = thick / 2 / stone.conductivity;
     }
     out.heat[from] += area * (stone.underFlux - stone.underLoss * (kelvin[from] - stone.ambientK));
     if (jacobian)
-        heat_.upMid[from] -= area * stone.underLoss;
+        heat_.up.mid[from] -= area * stone.underLoss;
 }
 
 /// A plate at the side keeps rows of its own: its coupling to the food is taken as it was at the
@@ -236,7 +208,7 @@ void PieceSolver::addSidePlate(std::size_t node, const std::vector<double>& kelv
         capacity;
     if (!jacobian)
         return;
-    heat_.acrossMid[i] -= area * plate.contact;
+    heat_.across.mid[i] -= area * plate.contact;
     sidePlateSlope_[node] = (plate.areaRatio * (slope - plate.loss) - plate.contact) / capacity;
 }
 
@@ -286,8 +258,7 @@ void PieceSolver::steamBetween(std::size_t dry, std::size_t wet, double flow,
     out.heat[wet] -= lever * flow * latent;
     out.heat[dry] -= (1 - lever) * flow * latent;
     const std::size_t slot = slotOfRow_[dry];
-    if (faceArea_[slot] > 0)
-        out.evaporation[slot] += flow * material_->waterPerVolume() / faceArea_[slot];
+    out.evaporation[slot] += throughFace(slot, flow);
 }
 
 /// A wet node at the boiling point that still gains heat stays there: the heat makes steam.
@@ -313,8 +284,7 @@ void PieceSolver::boil(const std::vector<double>& kelvin, const std::vector<doub
             out.heat[i] = 0;
             const std::size_t slot = slotOfRow_[i];
             const bool film = state_.film[slot] > 0;
-            const double mass =
-                faceArea_[slot] > 0 ? steam * material_->waterPerVolume() / faceArea_[slot] : 0;
+            const double mass = throughFace(slot, steam);
             (film ? out.film : out.evaporation)[slot] += film ? -mass : mass;
             if (!film)
                 out.water[i] -= steam;
@@ -335,9 +305,7 @@ void PieceSolver::evaluate(const std::vector<double>& kelvin, const std::vector<
         std::fill(v->begin(), v->end(), 0.0);
     if (jacobian)
         clearSystems();
-    flowUp(kelvin, water, out, jacobian);
-    if (columns_ > 1)
-        flowAcross(kelvin, water, out, jacobian);
+    flows(kelvin, water, out, jacobian);
     addFaces(kelvin, water, sidePlate, timeS, out, jacobian);
     boil(kelvin, water, out, jacobian);
 }

@@ -114,10 +114,9 @@ void PieceSolver::allocate(double startK) {
     state_.film.assign(slots, dry_ ? 0 : options_.filmKgM2);
     state_.nextStepS = options_.firstStepS;
     trial_ = {state_.kelvin, state_.waterLeft, state_.sidePlateK, state_.evaporated, state_.film};
-    capShare_.assign(nodes_, 0);
-    if (piece_.fatCapM > 0 && hasTwoFaces(piece_.shape))
-        for (std::size_t y = 0; y < nodes_; ++y)
-            capShare_[y] = piece_.thicknessM - grid_.up[y] < piece_.fatCapM ? 1 : 0;
+    if (hasTwoFaces(piece_.shape))
+        for (double up : grid_.up)
+            capNodes_ += piece_.thicknessM - up < piece_.fatCapM;
 }
 
 /// Pieces of face in the order bottom, top (a column each), side (a node each), and which of them

@@ -121,10 +121,17 @@ class PieceSolver {
                   const std::vector<double>& sidePlate, double timeS, Rates& out, bool jacobian);
     void thinCap();
     void properties(const std::vector<double>& kelvin, const std::vector<double>& water);
-    void flowUp(const std::vector<double>& kelvin, const std::vector<double>& water, Rates& out,
-                bool jacobian);
-    void flowAcross(const std::vector<double>& kelvin, const std::vector<double>& water, Rates& out,
-                    bool jacobian);
+    /// Heat and water between two neighbours; the couplings may be null.
+    void pass(std::size_t i, std::size_t j, double reach, const std::vector<double>& kelvin,
+              const std::vector<double>& water, Rates& out, SplitSystem::Coupling* heatCoupling,
+              SplitSystem::Coupling* waterCoupling);
+    void flows(const std::vector<double>& kelvin, const std::vector<double>& water, Rates& out,
+               bool jacobian);
+    /// kg/m² through a piece of face of so much water, in shares of a full node times m³.
+    double throughFace(std::size_t slot, double shareM3) const {
+        const double area = faceArea_[slot];
+        return area > 0 ? shareM3 * material_->waterPerVolume() / area : 0;
+    }
     void addFaces(const std::vector<double>& kelvin, const std::vector<double>& water,
                   const std::vector<double>& sidePlate, double timeS, Rates& out, bool jacobian);
     void addSlot(FaceIndex face, std::size_t slot, std::size_t row, double area,
@@ -164,7 +171,7 @@ class PieceSolver {
     std::vector<double> faceArea_;       ///< by piece of face
     std::vector<std::size_t> slotOfRow_; ///< nearest piece of face
     std::array<FaceBoundary, 3> boundary_;
-    std::vector<double> capShare_;  ///< of each node that is fat cap, in the food's order
+    std::size_t capNodes_ = 0;      ///< fat, counted from the food's second face
     std::vector<double> stoneSpan_; ///< thickness of a stone's layers as a share of the whole
     std::vector<double> kinks_;
 

@@ -184,9 +184,7 @@ double PieceSolver::settleWater() {
         if (left < 1e-12)
             left = 0;
         const std::size_t slot = slotOfRow_[i];
-        if (faceArea_[slot] > 0)
-            trial_.evaporated[slot] +=
-                steam * material_->waterPerVolume() * volume_[i] / faceArea_[slot];
+        trial_.evaporated[slot] += throughFace(slot, steam * volume_[i]);
     }
     return worst;
 }

@@ -8,18 +8,18 @@ namespace dynamet::heat {
 SplitSystem::SplitSystem(std::size_t lines, std::size_t rowsPerLine)
     : lines_(lines), rows_(rowsPerLine) {
     const std::size_t n = lines * rowsPerLine;
-    for (auto* v : {&mass, &upLow, &upMid, &upHigh, &fLow_, &fMid_, &fHigh_})
+    for (auto* v : {&mass, &up.low, &up.mid, &up.high, &fLow_, &fMid_, &fHigh_})
         v->assign(n, 0);
     mass.assign(n, 1);
     if (lines > 1)
-        for (auto* v : {&acrossLow, &acrossMid, &acrossHigh, &gLow_, &gMid_, &gHigh_})
+        for (auto* v : {&across.low, &across.mid, &across.high, &gLow_, &gMid_, &gHigh_})
             v->assign(n, 0);
 }
 
 void SplitSystem::freezeRow(std::size_t row) {
-    upLow[row] = upMid[row] = upHigh[row] = 0;
+    up.low[row] = up.mid[row] = up.high[row] = 0;
     if (lines_ > 1)
-        acrossLow[row] = acrossMid[row] = acrossHigh[row] = 0;
+        across.low[row] = across.mid[row] = across.high[row] = 0;
 }
 
 void SplitSystem::factor(double tau) {
@@ -27,11 +27,11 @@ void SplitSystem::factor(double tau) {
         const std::size_t first = line * rows_;
         double reciprocal = 0, above = 0;
         for (std::size_t i = first; i < first + rows_; ++i) {
-            const double low = i > first ? -tau * upLow[i] * reciprocal : 0.0;
+            const double low = i > first ? -tau * up.low[i] * reciprocal : 0.0;
             fLow_[i] = low;
-            reciprocal = 1 / (mass[i] - tau * upMid[i] - low * above);
+            reciprocal = 1 / (mass[i] - tau * up.mid[i] - low * above);
             fMid_[i] = reciprocal;
-            above = -tau * upHigh[i];
+            above = -tau * up.high[i];
             fHigh_[i] = above;
         }
     }
@@ -39,13 +39,13 @@ void SplitSystem::factor(double tau) {
         return;
     for (std::size_t i = 0; i < rows_; ++i) {
         gLow_[i] = 0;
-        gMid_[i] = 1 / (mass[i] - tau * acrossMid[i]);
-        gHigh_[i] = -tau * acrossHigh[i];
+        gMid_[i] = 1 / (mass[i] - tau * across.mid[i]);
+        gHigh_[i] = -tau * across.high[i];
     }
     for (std::size_t i = rows_; i < mass.size(); ++i) {
-        gLow_[i] = -tau * acrossLow[i] * gMid_[i - rows_];
-        gMid_[i] = 1 / (mass[i] - tau * acrossMid[i] - gLow_[i] * gHigh_[i - rows_]);
-        gHigh_[i] = -tau * acrossHigh[i];
+        gLow_[i] = -tau * across.low[i] * gMid_[i - rows_];
+        gMid_[i] = 1 / (mass[i] - tau * across.mid[i] - gLow_[i] * gHigh_[i - rows_]);
+        gHigh_[i] = -tau * across.high[i];
     }
 }
 

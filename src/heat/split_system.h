@@ -16,9 +16,12 @@ class SplitSystem {
     SplitSystem() = default;
     SplitSystem(std::size_t lines, std::size_t rowsPerLine);
 
-    std::vector<double> mass;                 ///< M, by row
-    std::vector<double> upLow, upMid, upHigh; ///< A_up
-    std::vector<double> acrossLow, acrossMid, acrossHigh;
+    /// Rows of one direction: what the row before, the row itself and the row after give it.
+    struct Coupling {
+        std::vector<double> low, mid, high;
+    };
+    std::vector<double> mass; ///< M, by row
+    Coupling up, across;      ///< A_up, A_across
     /// Nothing leaves or enters this row any more.
     void freezeRow(std::size_t row);
     void factor(double tau);

@@ -24,7 +24,7 @@ class Vapour {
     };
     /// Evaporation of a face by the Lewis analogy with Stefan flow, its saturation pressure lowered
     /// by the activity of its water; negative = condensation.
-    Wet wet(double surfaceK, double vapourPa, double activity = 1) const;
+    Wet wet(double surfaceK, double vapourPa, double activity) const;
     /// Diffusivity of water in the food, m²/s: 1e-9 at 55 °C, 45 kJ/mol, held above 100 °C.
     double diffusivity(double surfaceK) const;
 

@@ -12,6 +12,21 @@ using namespace dynamet::heat;
 using namespace dynamet::heat::testing;
 using dynamet::food::Composition;
 
+/// Sensible and latent heat relative to the freezing point, J/m³, by Simpson's rule.
+double frozenEnthalpy(const Composition& c, double freezingC, double celsius) {
+    constexpr int kPieces = 64; // Simpson's rule
+    const double h = (celsius - freezingC) / kPieces;
+    double sum = 0;
+    for (int i = 0; i < kPieces; ++i) {
+        const double a = freezingC + h * i;
+        sum += h / 6 *
+               (dynamet::food::frozenHeatCapacity(c, freezingC, a) +
+                4 * dynamet::food::frozenHeatCapacity(c, freezingC, a + h / 2) +
+                dynamet::food::frozenHeatCapacity(c, freezingC, a + h));
+    }
+    return sum - dynamet::food::meltingHeat(c, freezingC, celsius);
+}
+
 FaceBoundary air(double celsius, double h) {
     FaceBoundary face;
     face.air = Convection{C(celsius), h};
@@ -47,7 +62,7 @@ TEST(Thawing, OfNearlyPureIceTakesPlanksTime) {
     const double freezing = -0.01, around = 6, h = 30, d = 0.03;
     auto solver = solverFor({Shape::slab, d, C(-0.5)}, Material(ice, freezing));
     solver.setBoundaries(air(around, h), air(around, h));
-    const double latent = -dynamet::food::frozenEnthalpy(ice, freezing, -0.5);
+    const double latent = -frozenEnthalpy(ice, freezing, -0.5);
     double capacity = 0, k = 0;
     Material(ice, freezing).full(C(3), capacity, k);
     const double plank = latent / (around - freezing) * (d / (2 * h) + d * d / (8 * k));
