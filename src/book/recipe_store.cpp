@@ -12,11 +12,19 @@ using SQLite::Database;
 using SQLite::Statement;
 
 inline constexpr int kModelVersion = 1;
-food::ReadAt readAtOf(const std::string& text) {
-    for (int i = 0; i < 4; ++i)
-        if (text == word(static_cast<food::ReadAt>(i)))
-            return static_cast<food::ReadAt>(i);
-    return food::ReadAt::peak;
+/// Binds food, form, shape, thickness, start, core, moment of reading, band and words, in the
+/// table's order, from parameter `first` on.
+void bindPieceAndGoal(Statement& s, int first, const RecipeRecord& r) {
+    s.bind(first, r.piece.food.id);
+    s.bind(first + 1, word(r.piece.form));
+    s.bind(first + 2, word(r.piece.shape));
+    s.bind(first + 3, r.piece.thicknessM);
+    s.bind(first + 4, r.piece.startK);
+    s.bind(first + 5, r.goal.coreK);
+    s.bind(first + 6, word(r.goal.readAt));
+    s.bind(first + 7, r.goal.bandLowK);
+    s.bind(first + 8, r.goal.bandHighK);
+    s.bind(first + 9, r.goal.words);
 }
 
 } // namespace
@@ -36,16 +44,7 @@ Result<bool> addRecipe(Book& book, const RecipeRecord& r, const When& when) {
             s.bind(8);
         else
             s.bind(8, r.reference.vesselId);
-        s.bind(9, r.piece.food.id);
-        s.bind(10, word(r.piece.form));
-        s.bind(11, word(r.piece.shape));
-        s.bind(12, r.piece.thicknessM);
-        s.bind(13, r.piece.startK);
-        s.bind(14, r.goal.coreK);
-        s.bind(15, word(r.goal.readAt));
-        s.bind(16, r.goal.bandLowK);
-        s.bind(17, r.goal.bandHighK);
-        s.bind(18, r.goal.words);
+        bindPieceAndGoal(s, 9, r);
         s.bind(19, when.utcMs);
         s.bind(20, pieceJson(r.piece));
         s.exec();
@@ -57,16 +56,7 @@ Result<bool> changeRecipe(Book& book, const RecipeRecord& r) {
         Statement s(db,
                     "UPDATE recipe SET food_id=?,form=?,shape=?,thickness_m=?,start_k=?,core_k=?,"
                     "read_at=?,band_low_k=?,band_high_k=?,goal_words=?,piece_json=? WHERE id=?");
-        s.bind(1, r.piece.food.id);
-        s.bind(2, word(r.piece.form));
-        s.bind(3, word(r.piece.shape));
-        s.bind(4, r.piece.thicknessM);
-        s.bind(5, r.piece.startK);
-        s.bind(6, r.goal.coreK);
-        s.bind(7, word(r.goal.readAt));
-        s.bind(8, r.goal.bandLowK);
-        s.bind(9, r.goal.bandHighK);
-        s.bind(10, r.goal.words);
+        bindPieceAndGoal(s, 1, r);
         s.bind(11, pieceJson(r.piece));
         s.bind(12, r.id);
         s.exec();
@@ -106,7 +96,8 @@ Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen
             r.piece.shape = heat::shapeOf(s.getColumn(10).getString()).value_or(heat::Shape::slab);
             r.piece.thicknessM = s.getColumn(11).getDouble();
             r.piece.startK = s.getColumn(12).getDouble();
-            r.goal = {s.getColumn(13).getDouble(), readAtOf(s.getColumn(14).getString()),
+            r.goal = {s.getColumn(13).getDouble(),
+                      food::readAtOf(s.getColumn(14).getString()).value_or(food::ReadAt::peak),
                       s.getColumn(15).getDouble(), s.getColumn(16).getDouble(),
                       s.getColumn(17).getString()};
             readPieceJson(s.getColumn(18).getString(), r.piece);

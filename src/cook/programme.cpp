@@ -3,6 +3,8 @@
 
 #include "cook/programme.h"
 
+#include "quantity/enum_words.h"
+
 #include <algorithm>
 
 namespace dynamet::cook {
@@ -13,6 +15,7 @@ using kitchen::FieldNumber;
 using kitchen::HeatField;
 using kitchen::Term;
 
+constexpr std::array<const char*, 3> kSurfaces{"patted dry", "wet", "air-dried"};
 constexpr double kRoomCoefficient = 6, kTentCoefficient = 3; // docs/physics.md §3
 constexpr double kBoardCoefficient = 18;                     // wood, averaged over 10 min
 constexpr double kDryContact = 200;                          // dry and uneven, docs/physics.md §3
@@ -65,22 +68,11 @@ const char* word(Turning turning) {
 }
 
 const char* word(SurfaceState surface) {
-    switch (surface) {
-    case SurfaceState::patted:
-        return "patted dry";
-    case SurfaceState::wet:
-        return "wet";
-    case SurfaceState::dried:
-        return "air-dried";
-    }
-    return "patted dry";
+    return kSurfaces[static_cast<std::size_t>(surface)];
 }
 
 std::optional<SurfaceState> surfaceOf(const std::string& text) {
-    for (SurfaceState s : {SurfaceState::patted, SurfaceState::wet, SurfaceState::dried})
-        if (text == word(s))
-            return s;
-    return std::nullopt;
+    return enumOf<SurfaceState>(kSurfaces, text);
 }
 
 heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::Site& site) {

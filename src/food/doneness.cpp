@@ -3,6 +3,7 @@
 
 #include "food/doneness.h"
 
+#include "quantity/enum_words.h"
 #include "quantity/temperature.h"
 
 #include <algorithm>
@@ -44,13 +45,13 @@ Result<DonenessScale> scaleOf(const json& row) {
     scale.name = row.at("name").get<std::string>();
     scale.source = row.value("source", "");
     const std::string at = row.at("read_at").get<std::string>();
-    const auto known = std::find(kReadAt.begin(), kReadAt.end(), at);
-    if (known == kReadAt.end())
+    const auto known = readAtOf(at);
+    if (!known)
         return fail(Errc::invalidArgument,
                     fmt::format("scale \"{}\": \"{}\" is no moment of reading (pull, peak, bath or "
                                 "plate)",
                                 scale.name, at));
-    scale.readAt = static_cast<ReadAt>(known - kReadAt.begin());
+    scale.readAt = *known;
     for (const auto& [foodClass, levels] : row.at("levels").items()) {
         std::vector<DonenessLevel> list;
         for (const json& one : levels) {
@@ -72,6 +73,10 @@ Result<DonenessScale> scaleOf(const json& row) {
 
 const char* word(ReadAt at) {
     return kReadAt[static_cast<std::size_t>(at)];
+}
+
+std::optional<ReadAt> readAtOf(const std::string& text) {
+    return enumOf<ReadAt>(kReadAt, text);
 }
 
 const char* words(ReadAt at) {

@@ -5,6 +5,7 @@
 
 #include "quantity/result.h"
 
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -14,6 +15,7 @@ namespace dynamet::food {
 /// or on the plate at the end of the shortest rest.
 enum class ReadAt { pull, peak, bath, plate };
 const char* word(ReadAt at);
+std::optional<ReadAt> readAtOf(const std::string& word);
 /// "at the pull", "at the peak after the rest"…, as a sentence says it.
 const char* words(ReadAt at);
 

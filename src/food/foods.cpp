@@ -3,6 +3,7 @@
 
 #include "food/foods.h"
 
+#include "quantity/enum_words.h"
 #include "quantity/temperature.h"
 
 #include <array>
@@ -59,10 +60,7 @@ const char* word(Form form) {
 }
 
 std::optional<Form> formOf(const std::string& text) {
-    for (std::size_t i = 0; i < kForms.size(); ++i)
-        if (text == kForms[i])
-            return static_cast<Form>(i);
-    return std::nullopt;
+    return enumOf<Form>(kForms, text);
 }
 
 const std::vector<Food>& shippedFoods() {

@@ -3,6 +3,8 @@
 
 #include "heat/geometry.h"
 
+#include "quantity/enum_words.h"
+
 #include <array>
 #include <cmath>
 #include <fmt/format.h>
@@ -71,16 +73,12 @@ const char* word(Bone bone) {
 }
 
 std::optional<Bone> boneOf(const std::string& text) {
-    for (std::size_t i = 0; i < kBones.size(); ++i)
-        if (text == kBones[i])
-            return static_cast<Bone>(i);
-    return std::nullopt;
+    return enumOf<Bone>(kBones, text);
 }
 
 Result<Shape> shapeOf(const std::string& text) {
-    for (std::size_t i = 0; i < kShapes.size(); ++i)
-        if (text == kShapes[i])
-            return static_cast<Shape>(i);
+    if (const auto shape = enumOf<Shape>(kShapes, text))
+        return *shape;
     return fail(Errc::notFound, fmt::format("no shape \"{}\"", text));
 }
 

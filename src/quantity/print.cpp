@@ -89,6 +89,11 @@ std::string printTemperature(Temperature temperature, TemperatureUnit unit, doub
                           unitSign(unit));
 }
 
+std::string printDegrees(double kelvin, bool fahrenheit) {
+    return printTemperature(Temperature::kelvin(kelvin),
+                            fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius);
+}
+
 std::string printDifference(KelvinDelta difference, TemperatureUnit unit, bool sign) {
     const double number = degreesOf(difference, unit);
     const std::string plus = sign && number > 0 ? "+" : "";

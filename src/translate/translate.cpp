@@ -61,10 +61,11 @@ Result<cook::Programme> programmeFor(const Request& request, const Target& targe
         return tl::unexpected(field.error());
     cook::Programme programme;
     programme.field = std::move(*field);
+    const double touch = contactFactor(request.schools);
     for (kitchen::FieldNumber& number : programme.field.numbers)
         if (number.key.term == kitchen::Term::contact) {
-            number.value *= contactFactor(request.schools);
-            number.u *= contactFactor(request.schools);
+            number.value *= touch;
+            number.u *= touch;
         }
     const auto* appliance = findAppliance(request.kitchen, target.applianceId);
     if (const auto* site = findSite(request.kitchen, appliance->siteId))
@@ -178,76 +179,76 @@ std::vector<Row> translateAll(const Prepared& prepared, std::stop_token stop) {
     return rows;
 }
 
+namespace {
+
+/// The tables of a programme's own air.
+cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme) {
+    return {prepared.tables.material, std::make_shared<heat::Vapour>(pressurePa(programme.site))};
+}
+
+cook::CookTarget targetOf(const Request& request) {
+    return {request.goal.coreK, request.goal.readAt};
+}
+
+std::string pullAndTime(const cook::Outcome& outcome, bool fahrenheit) {
+    return "pull at " + printDegrees(printedPull(outcome.pullK, fahrenheit), fahrenheit) +
+           ", about " + printDuration(roundedDownTime(outcome.pullS)) + ".";
+}
+
+} // namespace
+
 Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row) {
     const auto programme = programmeFor(prepared.request, row.target, row.instruction.setting);
     if (!programme)
         return tl::unexpected(programme.error());
-    const cook::Tables tables{prepared.tables.material,
-                              std::make_shared<heat::Vapour>(pressurePa(programme->site))};
     return cook::cookFor(prepared.request.piece, cook::withFixedTurn(*programme, row.outcome),
-                         row.outcome.pullS, cook::kFull, tables, true);
+                         row.outcome.pullS, cook::kFull, tablesAt(prepared, *programme), true);
 }
 
 std::vector<std::string> roundLines(const Prepared& prepared, const Row& row) {
     constexpr double kGapS = 60; // to take one batch off and lay the next on
     const Request& request = prepared.request;
-    const auto programme = programmeFor(request, row.target, row.instruction.setting);
     std::vector<std::string> out;
-    if (!programme || !row.reached || request.piece.rounds < 2)
+    if (!row.reached || request.piece.rounds < 2)
         return out;
-    const cook::Tables tables{prepared.tables.material,
-                              std::make_shared<heat::Vapour>(pressurePa(programme->site))};
+    const auto programme = programmeFor(request, row.target, row.instruction.setting);
+    if (!programme)
+        return out;
     const auto rounds =
-        cook::cookRounds(request.piece, *programme, {request.goal.coreK, request.goal.readAt},
-                         request.piece.rounds, kGapS, cook::kFull, tables);
-    if (!rounds) {
-        out.push_back("Rounds: " + rounds.error().message + ".");
-        return out;
-    }
-    const auto shown = [&](double kelvin) {
-        return printTemperature(Temperature::kelvin(kelvin), request.fahrenheit
-                                                                 ? TemperatureUnit::fahrenheit
-                                                                 : TemperatureUnit::celsius);
-    };
+        cook::cookRounds(request.piece, *programme, targetOf(request), request.piece.rounds, kGapS,
+                         cook::kFull, tablesAt(prepared, *programme));
+    if (!rounds)
+        return {"Rounds: " + rounds.error().message + "."};
     for (std::size_t i = 1; i < rounds->size(); ++i) {
         const cook::Round& round = (*rounds)[i];
         std::string line = "Round " + std::to_string(i + 1) + ": ";
         if (std::isfinite(round.plateStartK))
-            line += "the plate is at " + shown(round.plateStartK) + " as it goes on; ";
-        out.push_back(line + "pull at " +
-                      shown(printedPull(round.outcome.pullK, request.fahrenheit)) + ", about " +
-                      printDuration(roundedDownTime(round.outcome.pullS)) + ".");
+            line += "the plate is at " + printDegrees(round.plateStartK, request.fahrenheit) +
+                    " as it goes on; ";
+        out.push_back(line + pullAndTime(round.outcome, request.fahrenheit));
     }
     return out;
 }
 
 std::vector<std::string> companionLines(const Prepared& prepared, const Row& row, bool inches) {
+    const Request& request = prepared.request;
     std::vector<std::string> out;
-    const auto programme = programmeFor(prepared.request, row.target, row.instruction.setting);
-    if (!programme || !row.reached)
+    if (!row.reached || request.piece.othersM.empty())
         return out;
-    const cook::Tables tables{prepared.tables.material,
-                              std::make_shared<heat::Vapour>(pressurePa(programme->site))};
-    auto thicknesses = prepared.request.piece.othersM;
+    const auto programme = programmeFor(request, row.target, row.instruction.setting);
+    if (!programme)
+        return out;
+    const cook::Tables tables = tablesAt(prepared, *programme);
+    auto thicknesses = request.piece.othersM;
     std::sort(thicknesses.begin(), thicknesses.end());
     for (double thickness : thicknesses) {
-        cook::FoodPiece piece = prepared.request.piece;
+        cook::FoodPiece piece = request.piece;
         piece.thicknessM = thickness;
-        const auto outcome = cook::cookTo(
-            piece, *programme, {prepared.request.goal.coreK, prepared.request.goal.readAt},
-            cook::kFull, tables);
-        const std::string name = "The piece of " + printLength(thickness, inches);
-        if (!outcome) {
-            out.push_back(name + ": " + outcome.error().message + ".");
-            continue;
-        }
-        const Temperature pull =
-            Temperature::kelvin(printedPull(outcome->pullK, prepared.request.fahrenheit));
-        out.push_back(name + ": pull at " +
-                      printTemperature(pull, prepared.request.fahrenheit
-                                                 ? TemperatureUnit::fahrenheit
-                                                 : TemperatureUnit::celsius) +
-                      ", about " + printDuration(roundedDownTime(outcome->pullS)) + ".");
+        const auto outcome =
+            cook::cookTo(piece, *programme, targetOf(request), cook::kFull, tables);
+        out.push_back(
+            "The piece of " + printLength(thickness, inches) + ": " +
+            (outcome ? pullAndTime(*outcome, request.fahrenheit) : outcome.error().message + "."));
     }
     return out;
 }

@@ -53,16 +53,12 @@ void addSmoke(std::vector<Warning>& out, const Request& request, const cook::Out
     const auto fat = food::findFat(request.piece.fat);
     if (!fat || !std::isfinite(is.smokesFromS))
         return;
-    const auto degrees = [&](double kelvin) {
-        return printTemperature(Temperature::kelvin(kelvin), request.fahrenheit
-                                                                 ? TemperatureUnit::fahrenheit
-                                                                 : TemperatureUnit::celsius);
-    };
     out.push_back(
         {"fat_smokes",
          fmt::format("{} smokes from about {} and meets {} here: ventilate, or take a fat "
                      "that stands it. If it burns: lid on, heat off, never water",
-                     fat->name, degrees(fat->smokeK), degrees(is.hottestTouchK))});
+                     fat->name, printDegrees(fat->smokeK, request.fahrenheit),
+                     printDegrees(is.hottestTouchK, request.fahrenheit))});
 }
 
 bool onlyAssumed(const kitchen::HeatField& field) {
@@ -104,12 +100,9 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
     const auto* plate = seenBy(programme.field, kitchen::Face::bottom, kitchen::Term::plate);
     if (vessel && plate && vessel->highestTemperatureK &&
         plate->value > *vessel->highestTemperatureK)
-        out.push_back(
-            {"vessel_limit",
-             fmt::format("{} stands {} at most", vessel->name,
-                         printTemperature(Temperature::kelvin(*vessel->highestTemperatureK),
-                                          request.fahrenheit ? TemperatureUnit::fahrenheit
-                                                             : TemperatureUnit::celsius))});
+        out.push_back({"vessel_limit", fmt::format("{} stands {} at most", vessel->name,
+                                                   printDegrees(*vessel->highestTemperatureK,
+                                                                request.fahrenheit))});
     return out;
 }
 

@@ -17,12 +17,8 @@
 namespace dynamet::translate {
 namespace {
 
-TemperatureUnit unitOf(Units units) {
-    return units.fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
-}
-
 std::string degrees(double kelvin, Units units) {
-    return printTemperature(Temperature::kelvin(kelvin), unitOf(units));
+    return printDegrees(kelvin, units.fahrenheit);
 }
 
 } // namespace
