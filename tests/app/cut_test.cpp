@@ -85,9 +85,7 @@ TEST(Piece, IsChangedInTheBookAndBackAgain) {
         auto* level = find<QComboBox>(dialog, "Doneness");
         level->setFocus();
         QTest::keyClick(level, Qt::Key_End);
-        for (auto* button : dialog->findChildren<QPushButton*>())
-            if (button->text().contains(QStringLiteral("Save")))
-                QTest::mouseClick(button, Qt::LeftButton);
+        pressSave(dialog);
     });
     click(bench.window.get(), "Piece and doneness");
     const auto& recipe = bench.document.recipes().front();
@@ -102,7 +100,6 @@ TEST(Piece, IsChangedInTheBookAndBackAgain) {
     EXPECT_GT(lines.indexOf(QStringLiteral("The piece of 28 mm")), 0) << plain(lines);
     bench.press(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_NEAR(bench.document.recipes().front().piece.thicknessM, 0.042, 1e-9);
-    Document again([] { return kNow; });
     bench.press(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
     EXPECT_NEAR(bench.document.recipes().front().piece.thicknessM, 0.036, 1e-9);
 }
@@ -112,9 +109,7 @@ TEST(Piece, RefusesMeasuresThatCannotBeCookedAndKeepsTheDialog) {
     bench.press(Qt::Key_2, Qt::ControlModifier);
     inDialog([&](QWidget* dialog) {
         type(dialog, "Fat cap", QStringLiteral("40 mm"));
-        for (auto* button : dialog->findChildren<QPushButton*>())
-            if (button->text().contains(QStringLiteral("Save")))
-                QTest::mouseClick(button, Qt::LeftButton);
+        pressSave(dialog);
         bool said = false;
         for (auto* label : dialog->findChildren<QLabel*>())
             said = said || label->text().contains(QStringLiteral("fat cap should be less"));
@@ -139,9 +134,7 @@ TEST(Choices, OfABookAreNamedInTheResultAndEditTheScales) {
         levels->setFocus();
         QTest::keyClick(levels, Qt::Key_A, Qt::ControlModifier);
         QTest::keyClicks(levels, QStringLiteral("rosy 58-62"));
-        for (auto* button : dialog->findChildren<QPushButton*>())
-            if (button->text().contains(QStringLiteral("Save")))
-                QTest::mouseClick(button, Qt::LeftButton);
+        pressSave(dialog);
     });
     click(bench.window.get(), "How this book cooks");
     const auto& choices = bench.document.choices();

@@ -66,6 +66,14 @@ void inDialog(Hands work, int looks = 400) {
     });
 }
 
+/// Presses the dialog's Save.
+inline void pressSave(QWidget* dialog) {
+    for (auto* button : dialog->findChildren<QPushButton*>())
+        if (button->text().contains(QStringLiteral("Save")))
+            return QTest::mouseClick(button, Qt::LeftButton);
+    ADD_FAILURE() << "the dialog has no Save";
+}
+
 inline bool waitFor(const std::function<bool()>& done, int ms = 120000) {
     return QTest::qWaitFor(done, ms);
 }

@@ -1,6 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
+#include "book/book_folder.h"
 #include "book/kitchen_store.h"
 #include "book/recipe_store.h"
 #include "book/test_store.h"
@@ -17,16 +18,10 @@ namespace fs = std::filesystem;
 using namespace dynamet;
 using namespace dynamet::book;
 
-constexpr When kWhen{1795000000000, 60};
+using book::testing::kWhen;
 
-class BookTest : public ::testing::Test {
+class BookTest : public book::testing::BookFolder {
   protected:
-    void SetUp() override {
-        folder_ = fs::temp_directory_path() / ("dynamet-book-" + newId());
-        fs::create_directories(folder_);
-    }
-    void TearDown() override { fs::remove_all(folder_); }
-    std::string path(const char* name = "k.dynamet") const { return (folder_ / name).string(); }
     Book created() {
         auto book = Book::create(path(), kWhen);
         EXPECT_TRUE(book.has_value()) << book.error().message;
@@ -71,7 +66,6 @@ class BookTest : public ::testing::Test {
         t.started = kWhen;
         return t;
     }
-    fs::path folder_;
 };
 
 rating::Reduction reductionOf(const TestRecord& test) {

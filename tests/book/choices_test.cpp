@@ -2,34 +2,22 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // What a book keeps of its pieces, scales and schools.
+#include "book/book_folder.h"
 #include "book/choices_store.h"
 #include "book/kitchen_store.h"
 #include "book/piece_json.h"
 #include "book/recipe_store.h"
 
-#include <filesystem>
 #include <gtest/gtest.h>
 
 namespace {
 
-namespace fs = std::filesystem;
 using namespace dynamet;
 using namespace dynamet::book;
 
-constexpr When kWhen{1795000000000, 60};
+using book::testing::kWhen;
 
-class ChoicesTest : public ::testing::Test {
-  protected:
-    void SetUp() override {
-        folder_ = fs::temp_directory_path() / ("dynamet-choices-" + newId());
-        fs::create_directories(folder_);
-    }
-    void TearDown() override { fs::remove_all(folder_); }
-    std::string path() const { return (folder_ / "k.dynamet").string(); }
-
-  private:
-    fs::path folder_;
-};
+using ChoicesTest = book::testing::BookFolder;
 
 cook::FoodPiece joint() {
     cook::FoodPiece p;

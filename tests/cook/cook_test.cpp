@@ -1,7 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "cook/cook.h"
+#include "cook/pieces.h"
 
 #include "kitchen/rated_field.h"
 
@@ -12,17 +12,10 @@ namespace {
 
 using namespace dynamet;
 using namespace dynamet::cook;
-
-constexpr double C(double c) {
-    return c + 273.15;
-}
+using namespace dynamet::cook::testing;
 
 FoodPiece steak(double thicknessM = 0.03) {
-    FoodPiece piece;
-    piece.food = *food::findFood("beef-lean");
-    piece.thicknessM = thicknessM;
-    piece.startK = C(6);
-    return piece;
+    return slabOf("beef-lean", thicknessM * 1000, 6);
 }
 
 /// A kind's typical field at a setting text.

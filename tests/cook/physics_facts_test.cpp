@@ -3,7 +3,7 @@
 
 // What prototypes of the model gave on fine grids (the design's physics notes): the product's model
 // must give it back. Figures with a range are held to the range, single figures to a tenth.
-#include "cook/cook.h"
+#include "cook/pieces.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
@@ -12,28 +12,16 @@ namespace {
 
 using namespace dynamet;
 using namespace dynamet::cook;
+using namespace dynamet::cook::testing;
 using kitchen::Face, kitchen::Term;
 
-constexpr double C(double c) {
-    return c + 273.15;
-}
-
 FoodPiece beef(double mm, double startC = 5) {
-    FoodPiece piece;
-    piece.food = *food::findFood("beef-lean");
-    piece.thicknessM = mm / 1000;
-    piece.startK = C(startC);
-    return piece;
+    return slabOf("beef-lean", mm, startC);
 }
 
 Programme oven(double celsius, double h, double vapourPa = 2500) {
     Programme p;
-    put(p.field, {{Face::all, Term::air}, C(celsius)});
-    put(p.field, {{Face::all, Term::hAir}, h});
-    put(p.field, {{Face::all, Term::radiant}, C(celsius)});
-    put(p.field, {{Face::all, Term::view}, 0.9});
-    if (vapourPa > 0)
-        put(p.field, {{Face::all, Term::vapour}, vapourPa});
+    p.field = ovenField(celsius, h, vapourPa);
     return p;
 }
 

@@ -2,8 +2,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // Cooks in stages, their rests, and what the outcome adds up.
-#include "cook/cook.h"
 #include "cook/cut.h"
+#include "cook/pieces.h"
 #include "cook/rounds.h"
 
 #include <cmath>
@@ -13,28 +13,15 @@ namespace {
 
 using namespace dynamet;
 using namespace dynamet::cook;
+using namespace dynamet::cook::testing;
 using kitchen::Face, kitchen::Term;
 
-constexpr double C(double c) {
-    return c + 273.15;
-}
-
 FoodPiece piece(double mm, const char* food = "beef-lean") {
-    FoodPiece out;
-    out.food = *food::findFood(food);
-    out.thicknessM = mm / 1000;
-    out.startK = C(6);
-    return out;
+    return slabOf(food, mm, 6);
 }
 
 kitchen::HeatField oven(double celsius, double h = 12) {
-    kitchen::HeatField f;
-    put(f, {{Face::all, Term::air}, C(celsius)});
-    put(f, {{Face::all, Term::hAir}, h});
-    put(f, {{Face::all, Term::radiant}, C(celsius)});
-    put(f, {{Face::all, Term::view}, 0.9});
-    put(f, {{Face::all, Term::vapour}, 2500});
-    return f;
+    return ovenField(celsius, h, 2500);
 }
 
 kitchen::HeatField pan(double celsius) {

@@ -3,13 +3,13 @@
 
 #include "app/rate/heat_plane_page.h"
 
+#include "app/widgets/picture_file.h"
 #include "app/widgets/save_path_dialog.h"
 
 #include <QDir>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QPushButton>
-#include <QSvgGenerator>
 #include <QVBoxLayout>
 
 namespace dynamet::app {
@@ -114,18 +114,10 @@ void HeatPlanePage::showWords() {
 }
 
 bool HeatPlanePage::exportSvg(const QString& path) const {
-    QFile file(path);
-    if (!file.open(QIODevice::WriteOnly))
-        return false;
     const QSize size(960, 600);
-    QSvgGenerator svg;
-    svg.setOutputDevice(&file);
-    svg.setSize(size);
-    svg.setViewBox(QRect(QPoint(0, 0), size));
-    svg.setTitle(tr("Heat plane"));
-    QPainter painter(&svg);
-    view_->draw(painter, size);
-    return painter.end();
+    return writePicture(path, PictureKind::svg, size, tr("Heat plane"),
+                        [&](QPainter& painter) { view_->draw(painter, size); })
+        .isEmpty();
 }
 
 } // namespace dynamet::app

@@ -130,30 +130,27 @@ Result<std::string> Document::keepPhoto(const std::string& path) {
     return kept ? Result<std::string>(id) : tl::unexpected(kept.error());
 }
 
+template <class Value>
+Result<bool> Document::swap(const QString& words, const Value& from, const Value& to,
+                            Result<bool> (*keep)(book::Book&, const Value&)) {
+    const auto done = keep(*book_, to);
+    if (done)
+        undo_.push(new SwapCommand<Value>(*this, words, from, to, keep));
+    reload();
+    return done;
+}
+
 Result<bool> Document::changeRecipe(const book::RecipeRecord& to) {
-    for (const book::RecipeRecord& from : recipes_) {
-        if (from.id != to.id)
-            continue;
-        const auto done = book::changeRecipe(*book_, to);
-        if (done)
-            undo_.push(new SwapCommand<book::RecipeRecord>(*this, tr("change of a piece"), from, to,
-                                                           book::changeRecipe));
-        reload();
-        return done;
-    }
+    for (const book::RecipeRecord& from : recipes_)
+        if (from.id == to.id)
+            return swap(tr("change of a piece"), from, to, book::changeRecipe);
     return fail(Errc::notFound, "the recipe is no longer in the book");
 }
 
 Result<bool> Document::choose(const book::Choices& to) {
-    const book::Choices from = choices_;
-    if (from == to)
+    if (choices_ == to)
         return true;
-    const auto done = book::keepChoices(*book_, to);
-    if (done)
-        undo_.push(new SwapCommand<book::Choices>(*this, tr("choice for the whole book"), from, to,
-                                                  book::keepChoices));
-    reload();
-    return done;
+    return swap(tr("choice for the whole book"), choices_, to, book::keepChoices);
 }
 
 Result<bool> Document::keepTranslation(const std::string& recipeId, const std::string& snapshot,

@@ -65,6 +65,10 @@ class Document : public QObject {
     using Withdraw = Result<bool> (*)(book::Book&, const std::string&, std::optional<book::When>);
     /// Something was added to the book: its undo hides it, its redo shows it again.
     void pushAdded(const QString& words, Withdraw withdraw, const std::string& id);
+    /// Keeps a new value in place of an old one; undo puts the old one back.
+    template <class Value>
+    Result<bool> swap(const QString& words, const Value& from, const Value& to,
+                      Result<bool> (*keep)(book::Book&, const Value&));
     Clock clock_;
     std::optional<book::Book> book_;
     kitchen::Kitchen kitchen_;

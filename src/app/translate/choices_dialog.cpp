@@ -5,7 +5,6 @@
 
 #include "food/foods.h"
 
-#include <QDialogButtonBox>
 #include <QFormLayout>
 #include <QTabWidget>
 #include <QVBoxLayout>
@@ -28,7 +27,7 @@ ChoicesDialog::ChoicesDialog(Document& document, const std::string& foodClass, Q
     : QDialog(parent), document_(document), choices_(document.choices()),
       scales_(food::scalesWith(document.choices().scales)), scale_(new QComboBox),
       class_(new QComboBox), readAt_(new QComboBox), levels_(new QPlainTextEdit),
-      source_(new QLabel), problem_(new QLabel) {
+      source_(new QLabel), foot_(new DialogFoot(this)) {
     setWindowTitle(tr("How this book cooks"));
     setProperty("guide", QStringLiteral("schools"));
     resize(760, 680);
@@ -37,14 +36,8 @@ ChoicesDialog::ChoicesDialog(Document& document, const std::string& foodClass, Q
     tabs->addTab(buildSchools(), tr("Where cooks disagree"));
     tabs->addTab(buildScales(), tr("Doneness scales"));
     box->addWidget(tabs, 1);
-    problem_->setObjectName(QStringLiteral("caution"));
-    problem_->setWordWrap(true);
-    problem_->hide();
-    box->addWidget(problem_);
-    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Save | QDialogButtonBox::Cancel);
-    box->addWidget(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, this, &ChoicesDialog::take);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    box->addWidget(foot_);
+    connect(foot_, &DialogFoot::saveWanted, this, &ChoicesDialog::take);
     class_->setCurrentText(text(foodClass));
     showScale();
 }
@@ -97,14 +90,11 @@ QWidget* ChoicesDialog::buildScales() {
     form->addRow(tr("Levels, %1").arg(QString::fromUtf8(unitSign(document_.units().temperature()))),
                  levels_);
     form->addRow(QString(), source_);
-    connect(scale_, &QComboBox::currentIndexChanged, this, [this] {
-        if (takeScale())
-            showScale();
-    });
-    connect(class_, &QComboBox::currentIndexChanged, this, [this] {
-        if (takeScale())
-            showScale();
-    });
+    for (const QComboBox* chooser : {scale_, class_})
+        connect(chooser, &QComboBox::currentIndexChanged, this, [this] {
+            if (takeScale())
+                showScale();
+        });
     return page;
 }
 
@@ -124,14 +114,13 @@ bool ChoicesDialog::takeScale() {
     const auto levels =
         food::levelsFromLines(plain(levels_->toPlainText()), document_.units().fahrenheit);
     if (!levels) {
-        problem_->setText(tr("! %1. Nothing was changed yet.").arg(text(levels.error().message)));
-        problem_->show();
+        foot_->showProblem(levels.error());
         const QSignalBlocker quietScale(scale_), quietClass(class_);
         scale_->setCurrentIndex(shownScale_);
         class_->setCurrentIndex(shownClass_);
         return false;
     }
-    problem_->hide();
+    foot_->clearProblem();
     food::DonenessScale& scale = scales_[static_cast<std::size_t>(shownScale_)];
     const food::DonenessScale was = scale;
     scale.readAt = static_cast<food::ReadAt>(readAt_->currentIndex());

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/shell/document.h"
+#include "app/widgets/dialog_foot.h"
 
 #include <QComboBox>
 #include <QDialog>
@@ -32,7 +33,8 @@ class ChoicesDialog : public QDialog {
     std::vector<QComboBox*> sides_;
     QComboBox *scale_, *class_, *readAt_;
     QPlainTextEdit* levels_;
-    QLabel *source_, *problem_;
+    QLabel* source_;
+    DialogFoot* foot_;
     int shownScale_ = -1, shownClass_ = -1;
 };
 

@@ -41,16 +41,7 @@ CutsPane::CutsPane(Document& document, QWidget* parent)
     line->addWidget(save);
     box->addWidget(view_, 1);
     box->addLayout(line);
-    connect(moment_, &QSlider::valueChanged, this, [this](int place) {
-        if (place == kMoments) {
-            view_->setMoment(std::nullopt);
-            when_->setText(tr("as it is cut, after the rest"));
-            return;
-        }
-        const double at = translate::momentAt(view_->lastMomentS(), place, kMoments);
-        view_->setMoment(at);
-        when_->setText(tr("after %1").arg(text(printDuration(at))));
-    });
+    connect(moment_, &QSlider::valueChanged, this, &CutsPane::showMoment);
     connect(save, &QPushButton::clicked, this, &CutsPane::savePicture);
 }
 
@@ -62,8 +53,18 @@ void CutsPane::show(const translate::Prepared& prepared, const translate::Row& r
                  cutOf(text(rowTitle(row, document_.kitchen())), outcome, units)},
                 food.greyingK, food.losesJuice);
     moment_->setValue(kMoments);
-    view_->setMoment(std::nullopt);
-    when_->setText(tr("as it is cut, after the rest"));
+    showMoment(kMoments);
+}
+
+void CutsPane::showMoment(int place) {
+    if (place == kMoments) {
+        view_->setMoment(std::nullopt);
+        when_->setText(tr("as it is cut, after the rest"));
+        return;
+    }
+    const double at = translate::momentAt(view_->lastMomentS(), place, kMoments);
+    view_->setMoment(at);
+    when_->setText(tr("after %1").arg(text(printDuration(at))));
 }
 
 void CutsPane::savePicture() {

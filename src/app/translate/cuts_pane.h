@@ -22,6 +22,7 @@ class CutsPane : public QWidget {
               const cook::Outcome& outcome);
 
   private:
+    void showMoment(int place);
     void savePicture();
     Document& document_;
     CutView* view_;

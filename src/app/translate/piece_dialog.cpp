@@ -6,9 +6,7 @@
 #include "food/seasoning.h"
 #include "quantity/parse_measures.h"
 
-#include <QDialogButtonBox>
 #include <QFormLayout>
-#include <QPushButton>
 #include <QVBoxLayout>
 
 namespace dynamet::app {
@@ -22,8 +20,11 @@ QStringList namesOf(const Range& range, Name name) {
     return out;
 }
 
-constexpr std::array kShapes{heat::Shape::slab, heat::Shape::cylinder, heat::Shape::sphere,
-                             heat::Shape::block, heat::Shape::finiteCylinder};
+template <class Range>
+int placeOf(const Range& all, const std::string& id) {
+    const auto at = std::find_if(all.begin(), all.end(), [&](const auto& o) { return o.id == id; });
+    return at == all.end() ? -1 : static_cast<int>(at - all.begin());
+}
 
 } // namespace
 
@@ -43,17 +44,30 @@ QLineEdit* PieceDialog::lengthField(const QString& name, double metres) {
 
 PieceDialog::PieceDialog(Document& document, const book::RecipeRecord& recipe, QWidget* parent)
     : QDialog(parent), document_(document), recipe_(recipe),
-      scales_(food::scalesWith(document.choices().scales)), problem_(new QLabel) {
+      scales_(food::scalesWith(document.choices().scales)), foot_(new DialogFoot(this)) {
     setWindowTitle(tr("The piece"));
+    buildChoosers();
+    buildMeasures();
+    auto* box = new QVBoxLayout(this);
+    auto* form = new QFormLayout;
+    box->addLayout(form);
+    for (QWidget* field :
+         std::initializer_list<QWidget*>{food_, form_, shape_, thickness_, others_, rounds_, width_,
+                                         bone_, cap_, surface_, start_, fat_, scale_, level_})
+        form->addRow(field->accessibleName(), field);
+    form->addRow(tr("On it"), buildSeasonings());
+    box->addWidget(foot_);
+    connect(foot_, &DialogFoot::saveWanted, this, &PieceDialog::take);
+    connect(scale_, &QComboBox::currentIndexChanged, this, &PieceDialog::fillLevels);
+    connect(food_, &QComboBox::currentIndexChanged, this, &PieceDialog::fillLevels);
+    fillLevels();
+}
+
+void PieceDialog::buildChoosers() {
     const cook::FoodPiece& piece = recipe_.piece;
     const auto& foods = food::shippedFoods();
-    const auto same = [](const auto& all, const std::string& id) {
-        const auto at =
-            std::find_if(all.begin(), all.end(), [&](const auto& o) { return o.id == id; });
-        return at == all.end() ? -1 : static_cast<int>(at - all.begin());
-    };
     food_ = combo(tr("Food"), namesOf(foods, [](const auto& f) { return f.name; }),
-                  same(foods, piece.food.id));
+                  placeOf(foods, piece.food.id));
     form_ = combo(tr("Form"), {tr("intact"), tr("bladed"), tr("rolled"), tr("minced")},
                   static_cast<int>(piece.form));
     shape_ =
@@ -66,9 +80,14 @@ PieceDialog::PieceDialog(Document& document, const book::RecipeRecord& recipe, Q
                      static_cast<int>(piece.surface));
     QStringList fats{tr("none")};
     fats << namesOf(food::shippedFats(), [](const auto& f) { return f.name; });
-    fat_ = combo(tr("Fat it is fried in"), fats, same(food::shippedFats(), piece.fat) + 1);
+    fat_ = combo(tr("Fat it is fried in"), fats, placeOf(food::shippedFats(), piece.fat) + 1);
     scale_ = combo(tr("Doneness scale"), namesOf(scales_, [](const auto& s) { return s.name; }), 0);
     level_ = combo(tr("Doneness"), {}, 0);
+}
+
+void PieceDialog::buildMeasures() {
+    const cook::FoodPiece& piece = recipe_.piece;
+    const Units& units = document_.units();
     thickness_ = lengthField(tr("Thickness or diameter"), piece.thicknessM);
     width_ = lengthField(tr("Width"), piece.widthM);
     cap_ = lengthField(tr("Fat cap"), piece.fatCapM);
@@ -78,41 +97,26 @@ PieceDialog::PieceDialog(Document& document, const book::RecipeRecord& recipe, Q
     rounds_->setAccessibleName(tr("Rounds, one after another"));
     QStringList others;
     for (const double thickness : piece.othersM)
-        others << text(printLength(thickness, document.units().inches));
+        others << text(printLength(thickness, units.inches));
     others_ = new QLineEdit(others.join(QStringLiteral(", ")));
     others_->setAccessibleName(tr("Other pieces, their thickness"));
     others_->setPlaceholderText(tr("none, or 30 mm, 36 mm"));
     start_ = new QLineEdit(
-        text(printTemperature(Temperature::kelvin(piece.startK), document.units().temperature())));
+        text(printTemperature(Temperature::kelvin(piece.startK), units.temperature())));
     start_->setAccessibleName(tr("Start temperature"));
-    auto* box = new QVBoxLayout(this);
-    auto* form = new QFormLayout;
-    box->addLayout(form);
-    for (QWidget* field :
-         std::initializer_list<QWidget*>{food_, form_, shape_, thickness_, others_, rounds_, width_,
-                                         bone_, cap_, surface_, start_, fat_, scale_, level_})
-        form->addRow(field->accessibleName(), field);
-    auto* seasonings = new QGridLayout;
+}
+
+QLayout* PieceDialog::buildSeasonings() {
+    const auto& on = recipe_.piece.seasonings;
+    auto* grid = new QGridLayout;
     for (const food::Seasoning& one : food::shippedSeasonings()) {
         auto* check = new QCheckBox(text(one.name));
-        check->setChecked(std::find(piece.seasonings.begin(), piece.seasonings.end(), one.id) !=
-                          piece.seasonings.end());
+        check->setChecked(std::find(on.begin(), on.end(), one.id) != on.end());
         const int at = static_cast<int>(on_.size());
-        seasonings->addWidget(check, at / 2, at % 2);
+        grid->addWidget(check, at / 2, at % 2);
         on_.push_back(check);
     }
-    form->addRow(tr("On it"), seasonings);
-    problem_->setObjectName(QStringLiteral("caution"));
-    problem_->setWordWrap(true);
-    problem_->hide();
-    box->addWidget(problem_);
-    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Save | QDialogButtonBox::Cancel);
-    box->addWidget(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, this, &PieceDialog::take);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    connect(scale_, &QComboBox::currentIndexChanged, this, &PieceDialog::fillLevels);
-    connect(food_, &QComboBox::currentIndexChanged, this, &PieceDialog::fillLevels);
-    fillLevels();
+    return grid;
 }
 
 /// The levels that the scale has for this food, and first the recipe's own.
@@ -141,7 +145,7 @@ void PieceDialog::take() {
     const auto& food = food::shippedFoods()[static_cast<std::size_t>(food_->currentIndex())];
     piece.food = food;
     piece.form = static_cast<food::Form>(form_->currentIndex());
-    piece.shape = kShapes[static_cast<std::size_t>(shape_->currentIndex())];
+    piece.shape = static_cast<heat::Shape>(shape_->currentIndex());
     piece.bone = static_cast<heat::Bone>(bone_->currentIndex());
     piece.surface = static_cast<cook::SurfaceState>(surface_->currentIndex());
     piece.fat = fat_->currentIndex() > 0
@@ -179,11 +183,8 @@ void PieceDialog::take() {
         if (const auto fits = cook::checkPiece(piece, changed.goal.coreK); !fits)
             wrong = fits.error();
     }
-    if (wrong) {
-        problem_->setText(tr("! %1. Nothing was changed yet.").arg(text(wrong->message)));
-        problem_->show();
-        return;
-    }
+    if (wrong)
+        return foot_->showProblem(*wrong);
     recipe_ = changed;
     accept();
 }

@@ -4,11 +4,11 @@
 #pragma once
 
 #include "app/shell/document.h"
+#include "app/widgets/dialog_foot.h"
 
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialog>
-#include <QLabel>
 #include <QLineEdit>
 #include <QSpinBox>
 
@@ -25,6 +25,9 @@ class PieceDialog : public QDialog {
   private:
     QComboBox* combo(const QString& name, const QStringList& words, int at);
     QLineEdit* lengthField(const QString& name, double metres);
+    void buildChoosers();
+    void buildMeasures();
+    QLayout* buildSeasonings();
     void fillLevels();
     void take();
     Document& document_;
@@ -34,7 +37,7 @@ class PieceDialog : public QDialog {
     QLineEdit *thickness_, *width_, *cap_, *start_, *others_;
     std::vector<QCheckBox*> on_;
     QSpinBox* rounds_;
-    QLabel* problem_;
+    DialogFoot* foot_;
 };
 
 } // namespace dynamet::app

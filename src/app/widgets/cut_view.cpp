@@ -5,11 +5,10 @@
 
 #include "app/look/cut_palette.h"
 #include "app/look/palette.h"
+#include "app/widgets/picture_file.h"
 
 #include <QPainter>
 #include <QPainterPath>
-#include <QSaveFile>
-#include <QSvgGenerator>
 #include <algorithm>
 
 namespace dynamet::app {
@@ -162,30 +161,12 @@ void CutView::paintEvent(QPaintEvent*) {
 
 QString CutView::save(const QString& path) const {
     constexpr QSize kPicture{960, 360};
-    QSaveFile file(path);
-    if (!file.open(QIODevice::WriteOnly))
-        return file.errorString();
-    if (path.endsWith(QStringLiteral(".svg"), Qt::CaseInsensitive)) {
-        QSvgGenerator svg;
-        svg.setOutputDevice(&file);
-        svg.setSize(kPicture);
-        svg.setViewBox(QRect(QPoint(0, 0), kPicture));
-        svg.setTitle(accessibleDescription());
-        QPainter painter(&svg);
-        painter.fillRect(QRect(QPoint(0, 0), kPicture), look::kSurface);
-        paintInto(painter, QRectF(QPointF(0, 0), kPicture));
-        painter.end();
-    } else {
-        QImage image(kPicture * 2, QImage::Format_RGB32);
-        image.fill(look::kSurface);
-        QPainter painter(&image);
-        painter.scale(2, 2);
-        paintInto(painter, QRectF(QPointF(0, 0), kPicture));
-        painter.end();
-        if (!image.save(&file, "PNG"))
-            return tr("the picture could not be written");
-    }
-    return file.commit() ? QString() : file.errorString();
+    const bool svg = path.endsWith(QStringLiteral(".svg"), Qt::CaseInsensitive);
+    return writePicture(path, svg ? PictureKind::svg : PictureKind::png, kPicture,
+                        accessibleDescription(), [&](QPainter& painter) {
+                            painter.fillRect(QRect(QPoint(0, 0), kPicture), look::kSurface);
+                            paintInto(painter, QRectF(QPointF(0, 0), kPicture));
+                        });
 }
 
 } // namespace dynamet::app

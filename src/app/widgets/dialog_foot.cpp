@@ -1,0 +1,37 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/widgets/dialog_foot.h"
+
+#include "app/shell/units.h"
+
+#include <QDialog>
+#include <QDialogButtonBox>
+#include <QLabel>
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+
+DialogFoot::DialogFoot(QDialog* dialog) : problem_(new QLabel) {
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(0, 0, 0, 0);
+    problem_->setObjectName(QStringLiteral("caution"));
+    problem_->setWordWrap(true);
+    problem_->hide();
+    box->addWidget(problem_);
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Save | QDialogButtonBox::Cancel);
+    box->addWidget(buttons);
+    connect(buttons, &QDialogButtonBox::accepted, this, &DialogFoot::saveWanted);
+    connect(buttons, &QDialogButtonBox::rejected, dialog, &QDialog::reject);
+}
+
+void DialogFoot::showProblem(const Error& error) {
+    problem_->setText(tr("! %1. Nothing was changed yet.").arg(text(error.message)));
+    problem_->show();
+}
+
+void DialogFoot::clearProblem() {
+    problem_->hide();
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,34 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "quantity/result.h"
+
+#include <QWidget>
+
+class QBoxLayout;
+class QDialog;
+class QLabel;
+
+namespace dynamet::app {
+
+/// The foot of a dialog that saves what was typed: a caution that says what is wrong, Save and
+/// Cancel.
+class DialogFoot : public QWidget {
+    Q_OBJECT
+  public:
+    /// Cancel rejects the dialog; what Save does is the dialog's own.
+    explicit DialogFoot(QDialog* dialog);
+    /// "! … Nothing was changed yet."
+    void showProblem(const Error& error);
+    void clearProblem();
+
+  signals:
+    void saveWanted();
+
+  private:
+    QLabel* problem_;
+};
+
+} // namespace dynamet::app
