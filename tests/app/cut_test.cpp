@@ -120,6 +120,28 @@ TEST(Piece, RefusesMeasuresThatCannotBeCookedAndKeepsTheDialog) {
     EXPECT_EQ(bench.document.recipes().front().piece.fatCapM, 0);
 }
 
+TEST(Piece, AnotherFoodComesInItsUsualShape) {
+    Bench bench(true, Bench::Kitchen::few);
+    bench.press(Qt::Key_2, Qt::ControlModifier);
+    inDialog([&](QWidget* dialog) {
+        auto* food = find<QComboBox>(dialog, "Food");
+        food->setFocus();
+        QTest::keyClick(food, Qt::Key_Home); // lean beef, a slab
+        QTest::keyClick(food, Qt::Key_Down); // marbled beef
+        QTest::keyClick(food, Qt::Key_Down); // minced: a round with flat ends
+        EXPECT_EQ(find<QComboBox>(dialog, "Shape")->currentText(),
+                  QStringLiteral("round, flat ends"));
+        EXPECT_EQ(find<QLineEdit>(dialog, "Thickness or diameter")->text(),
+                  QStringLiteral("22 mm"));
+        EXPECT_EQ(find<QLineEdit>(dialog, "Width")->text(), QStringLiteral("110 mm"));
+        pressSave(dialog);
+    });
+    click(bench.window.get(), "Piece and doneness");
+    const auto& piece = bench.document.recipes().front().piece;
+    EXPECT_EQ(piece.food.id, "beef-minced");
+    EXPECT_EQ(piece.shape, dynamet::heat::Shape::finiteCylinder);
+}
+
 TEST(Choices, OfABookAreNamedInTheResultAndEditTheScales) {
     Bench bench(true, Bench::Kitchen::few);
     translated(bench);

@@ -59,7 +59,10 @@ PieceDialog::PieceDialog(Document& document, const book::RecipeRecord& recipe, Q
     box->addWidget(foot_);
     connect(foot_, &DialogFoot::saveWanted, this, &PieceDialog::take);
     connect(scale_, &QComboBox::currentIndexChanged, this, &PieceDialog::fillLevels);
-    connect(food_, &QComboBox::currentIndexChanged, this, &PieceDialog::fillLevels);
+    connect(food_, &QComboBox::currentIndexChanged, this, [this] {
+        takeUsualShape();
+        fillLevels();
+    });
     fillLevels();
 }
 
@@ -117,6 +120,17 @@ QLayout* PieceDialog::buildSeasonings() {
         on_.push_back(check);
     }
     return grid;
+}
+
+/// Another food comes in its usual shape and measures; they can be changed again.
+void PieceDialog::takeUsualShape() {
+    const auto& food = food::shippedFoods()[static_cast<std::size_t>(food_->currentIndex())];
+    const auto shape = heat::shapeOf(food.shape).value_or(heat::Shape::slab);
+    shape_->setCurrentIndex(static_cast<int>(shape));
+    const bool inches = document_.units().inches;
+    thickness_->setText(text(printLength(food.thicknessM, inches)));
+    if (isCrossSection(shape))
+        width_->setText(text(printLength(food.widthM, inches)));
 }
 
 /// The levels that the scale has for this food, and first the recipe's own.

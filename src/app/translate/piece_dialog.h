@@ -28,6 +28,7 @@ class PieceDialog : public QDialog {
     void buildChoosers();
     void buildMeasures();
     QLayout* buildSeasonings();
+    void takeUsualShape();
     void fillLevels();
     void take();
     Document& document_;
