@@ -260,6 +260,20 @@ void addRecipes(book::Book& book, const json& kitchen, const book::When& when) {
         r.settingText = row.at("setting").get<std::string>();
         r.reference.zone = row.at("zone").get<std::string>();
         r.reference.vesselId = row.value("vessel", "");
+        for (const json& from : row.value("before", json::array())) {
+            book::StageRecord record;
+            record.settingText = from.at("setting").get<std::string>();
+            record.stage.place.applianceId = from.at("appliance").get<std::string>();
+            record.stage.place.zone = from.at("zone").get<std::string>();
+            record.stage.place.vesselId = from.value("vessel", "");
+            record.stage.endsAfterS = 60 * from.value("minutes", 0.0);
+            if (from.contains("to_C"))
+                record.stage.endsAtCoreK = from.at("to_C").get<double>() + kZeroCelsiusK;
+            record.stage.waitS = 60 * from.value("wait_min", 0.0);
+            record.stage.waitTented = from.value("wait_tented", false);
+            r.before.push_back(record);
+        }
+        r.lastForS = 60 * row.value("last_minutes", 0.0);
         r.piece.food = need(food::findFood(row.at("food").get<std::string>()), "food");
         r.piece.form = *food::formOf(row.at("form").get<std::string>());
         r.piece.thicknessM = row.at("thickness_mm").get<double>() / 1000;

@@ -14,9 +14,9 @@
 namespace dynamet::book {
 
 inline constexpr std::int32_t kApplicationId = 0x44594e4d; // "DYNM"
-inline constexpr int kSchemaVersion = 3;
+inline constexpr int kSchemaVersion = 4;
 /// Oldest program version that can read what this one writes.
-inline constexpr int kMinReader = 3;
+inline constexpr int kMinReader = 4;
 
 /// When something was written: passed in, so that nothing here asks a clock.
 struct When {

@@ -4,6 +4,7 @@
 #include "book/recipe_store.h"
 
 #include "book/piece_json.h"
+#include "book/stages_json.h"
 
 namespace dynamet::book {
 namespace {
@@ -12,6 +13,21 @@ using SQLite::Database;
 using SQLite::Statement;
 
 inline constexpr int kModelVersion = 1;
+/// Binds name, author, text, appliance, setting, zone and vessel, in the table's order, from
+/// parameter `first` on.
+void bindPlace(Statement& s, int first, const RecipeRecord& r) {
+    s.bind(first, r.name);
+    s.bind(first + 1, r.author);
+    s.bind(first + 2, r.text);
+    s.bind(first + 3, r.reference.applianceId);
+    s.bind(first + 4, r.settingText);
+    s.bind(first + 5, r.reference.zone);
+    if (r.reference.vesselId.empty())
+        s.bind(first + 6);
+    else
+        s.bind(first + 6, r.reference.vesselId);
+}
+
 /// Binds food, form, shape, thickness, start, core, moment of reading, band and words, in the
 /// table's order, from parameter `first` on.
 void bindPieceAndGoal(Statement& s, int first, const RecipeRecord& r) {
@@ -32,21 +48,13 @@ void bindPieceAndGoal(Statement& s, int first, const RecipeRecord& r) {
 Result<bool> addRecipe(Book& book, const RecipeRecord& r, const When& when) {
     return inTransaction(book, [&](Database& db) {
         Statement s(db, "INSERT INTO recipe VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,"
-                        "(SELECT COUNT(*) FROM recipe),?,NULL,?)");
+                        "(SELECT COUNT(*) FROM recipe),?,NULL,?,?)");
         s.bind(1, r.id);
-        s.bind(2, r.name);
-        s.bind(3, r.author);
-        s.bind(4, r.text);
-        s.bind(5, r.reference.applianceId);
-        s.bind(6, r.settingText);
-        s.bind(7, r.reference.zone);
-        if (r.reference.vesselId.empty())
-            s.bind(8);
-        else
-            s.bind(8, r.reference.vesselId);
+        bindPlace(s, 2, r);
         bindPieceAndGoal(s, 9, r);
         s.bind(19, when.utcMs);
         s.bind(20, pieceJson(r.piece));
+        s.bind(21, stagesJson(r));
         s.exec();
     });
 }
@@ -54,25 +62,33 @@ Result<bool> addRecipe(Book& book, const RecipeRecord& r, const When& when) {
 Result<bool> changeRecipe(Book& book, const RecipeRecord& r) {
     return inTransaction(book, [&](Database& db) {
         Statement s(db,
-                    "UPDATE recipe SET food_id=?,form=?,shape=?,thickness_m=?,start_k=?,core_k=?,"
-                    "read_at=?,band_low_k=?,band_high_k=?,goal_words=?,piece_json=? WHERE id=?");
-        bindPieceAndGoal(s, 1, r);
-        s.bind(11, pieceJson(r.piece));
-        s.bind(12, r.id);
+                    "UPDATE recipe SET name=?,author=?,text=?,appliance_id=?,setting=?,zone=?,"
+                    "vessel_id=?,food_id=?,form=?,shape=?,thickness_m=?,start_k=?,core_k=?,"
+                    "read_at=?,band_low_k=?,band_high_k=?,goal_words=?,piece_json=?,stages_json=? "
+                    "WHERE id=?");
+        bindPlace(s, 1, r);
+        bindPieceAndGoal(s, 8, r);
+        s.bind(18, pieceJson(r.piece));
+        s.bind(19, stagesJson(r));
+        s.bind(20, r.id);
         s.exec();
     });
+}
+
+Result<bool> withdrawRecipe(Book& book, const std::string& id, std::optional<When> when) {
+    return setWithdrawn(book, "recipe", id, when);
 }
 
 Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen& kitchen) {
     return reading(book, [&](Database& db) {
         std::vector<RecipeRecord> out;
-        Statement s(
-            db, "SELECT "
-                "id,name,author,text,appliance_id,setting,zone,vessel_id,food_id,form,"
-                "shape,thickness_m,"
-                "start_k,core_k,read_at,band_low_k,band_high_k,goal_words,piece_json FROM recipe "
-                "WHERE withdrawn_at_ms "
-                "IS NULL ORDER BY position");
+        Statement s(db, "SELECT "
+                        "id,name,author,text,appliance_id,setting,zone,vessel_id,food_id,form,"
+                        "shape,thickness_m,"
+                        "start_k,core_k,read_at,band_low_k,band_high_k,goal_words,piece_json,"
+                        "stages_json FROM recipe "
+                        "WHERE withdrawn_at_ms "
+                        "IS NULL ORDER BY position");
         while (s.executeStep()) {
             RecipeRecord r;
             r.id = s.getColumn(0).getString();
@@ -101,7 +117,8 @@ Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen
                       s.getColumn(15).getDouble(), s.getColumn(16).getDouble(),
                       s.getColumn(17).getString()};
             readPieceJson(s.getColumn(18).getString(), r.piece);
-            out.push_back(r);
+            if (readStagesJson(s.getColumn(19).getString(), kitchen, r))
+                out.push_back(r);
         }
         return out;
     });

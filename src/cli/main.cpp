@@ -49,6 +49,10 @@ void addTranslate(CLI::App& app, Typed& typed) {
     verb->add_option("--to", typed.translate.to, "an appliance, or all");
     verb->add_option("--method", typed.translate.method, "straight (through)")
         ->check(CLI::IsMember({"straight"}));
+    verb->add_option("--stage", typed.translate.stage,
+                     "the stage that moves, counted from 1, the others stay as written; without "
+                     "it the whole cook moves")
+        ->check(CLI::PositiveNumber);
     verb->add_flag("--fahrenheit", typed.translate.fahrenheit,
                    "print and round pull temperatures in °F");
     verb->callback([&typed] { typed.run = [&typed] { return cli::translate(typed.translate); }; });

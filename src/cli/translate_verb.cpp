@@ -3,13 +3,14 @@
 
 #include "book/choices_store.h"
 #include "book/kitchen_store.h"
-#include "book/recipe_store.h"
+#include "book/recipe_request.h"
 #include "cli/verb.h"
 #include "food/browning.h"
 #include "formats/report_json.h"
 #include "quantity/parse_duration.h"
 #include "quantity/print.h"
 #include "translate/school_effects.h"
+#include "translate/stage_words.h"
 #include "translate/translate.h"
 
 #include <fmt/format.h>
@@ -33,15 +34,11 @@ Result<translate::Request> requestFor(const TranslateOptions& options) {
         known += (known.empty() ? "" : ", ") + recipe.name;
         if (recipe.name != options.recipe && recipe.id != options.recipe)
             continue;
-        translate::Request request;
-        request.kitchen = std::move(*kitchen);
-        request.recipeText = recipe.text;
-        request.piece = recipe.piece;
-        request.reference = recipe.reference;
-        request.goal = recipe.goal;
-        if (const auto choices = loadChoices(*book))
-            request.schools = choices->schools;
+        auto request =
+            requestOf(recipe, std::move(*kitchen), loadChoices(*book).value_or(book::Choices{}));
         request.fahrenheit = options.fahrenheit;
+        if (options.stage > 0)
+            request.moved = static_cast<std::size_t>(options.stage - 1);
         return request;
     }
     return fail(Errc::notFound,
@@ -52,13 +49,14 @@ std::string rowText(const translate::Row& row, const translate::Prepared& prepar
     const auto* a = findAppliance(prepared.request.kitchen, row.target.applianceId);
     const auto unit =
         prepared.request.fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
+    const translate::Units units{prepared.request.fahrenheit, false};
     std::string out = fmt::format("{} ({})", a->name, row.target.zone);
     if (!row.reached)
         return out + ": not reached: " + row.reason;
-    out += fmt::format(": {}, pull at {}", settingLabel(a->controls, row.instruction.setting),
-                       printTemperature(Temperature::kelvin(row.instruction.pullK), unit));
-    if (row.instruction.turning == cook::Turning::once)
-        out += fmt::format(", turn at {}", printDuration(row.outcome.turnS));
+    out += fmt::format(": {}, {}", settingLabel(a->controls, row.instruction.setting),
+                       pullWords(row, units));
+    for (const std::string& line : rowStageLines(row, prepared, units))
+        out += "\n    " + line;
     if (row.window) {
         out += fmt::format("\n    look {}, expect {}", printDuration(row.window->lookS),
                            printDuration(row.window->expectS));
@@ -106,6 +104,13 @@ Result<Answer> translate(const TranslateOptions& options) {
     out.text = fmt::format("Where it was written: {} to the pull, crust {}",
                            printDuration(prepared->outcome.pullS),
                            food::crustWord(prepared->outcome.darker()));
+    const translate::Units units{options.fahrenheit, false};
+    for (const std::string& line : writtenStageLines(prepared->request, units)) {
+        json["stages"].push_back(line);
+        out.text += "\n" + line;
+    }
+    if (options.stage > 0)
+        json["stage"] = options.stage;
     const std::string schools = translate::schoolWords(prepared->request.schools);
     json["schools"] = schools;
     out.text += "\nThis book: " + schools;

@@ -24,6 +24,7 @@ struct RateOptions {
 };
 struct TranslateOptions {
     std::string book, recipe, to = "all", method = "straight";
+    int stage = 0; ///< that moves, counted from 1; 0 = the whole cook
     bool fahrenheit = false;
 };
 struct FieldOptions {

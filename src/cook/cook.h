@@ -32,13 +32,22 @@ Tables tablesFor(const food::Food& food, double pressurePa);
 Result<Outcome> cookTo(const FoodPiece& piece, const Programme& programme, const CookTarget& target,
                        const Effort& effort, const Tables& tables, bool withSamples = false);
 
-/// The same programme with its turn where the outcome had it.
+/// The same programme with its turns where the outcome had them.
 Programme withFixedTurn(Programme programme, const Outcome& outcome);
 
 /// Cooks until a time from the first stage's start, whatever comes out (what a rule of thumb would
 /// do).
 Result<Outcome> cookFor(const FoodPiece& piece, const Programme& programme, double seconds,
                         const Effort& effort, const Tables& tables, bool withSamples = false);
+
+/// The same, with the time counted from the last stage's start, waits before it over.
+Result<Outcome> cookLastFor(const FoodPiece& piece, const Programme& programme, double lastS,
+                            const Effort& effort, const Tables& tables, bool withSamples = false);
+
+/// Whichever the programme says: `cookLastFor` its own time, or `cookTo` the target.
+Result<Outcome> cookProgramme(const FoodPiece& piece, const Programme& programme,
+                              const CookTarget& target, const Effort& effort, const Tables& tables,
+                              bool withSamples = false);
 
 /// Time from the first stage's start until the core first reaches a temperature in the last one, on
 /// a fixed programme (turns at `turnAtS`), s; infinite when it is not reached.

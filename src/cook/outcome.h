@@ -41,7 +41,8 @@ struct Frame {
 /// A stage as it went.
 struct StagePassed {
     double startS = 0, endS = 0;
-    double leaveK = 0; ///< core as it left
+    double leaveK = 0;                                       ///< core as it left
+    double turnS = std::numeric_limits<double>::quiet_NaN(); ///< first turn, NaN = none
 };
 
 /// What a cook came to. Faces are the food's: `first` lay down at the start, then second and side.
@@ -49,8 +50,9 @@ struct Outcome {
     double pullS = 0;        ///< from the first stage's start
     double pullK = 0;        ///< core at the pull
     double meanAtPullK = 0;  ///< volume mean at the pull
-    double peakK = 0;        ///< of the core, after the rest
+    double peakK = 0;        ///< of the core, through all stages, waits and the rest
     double peakS = 0;        ///< when it is reached
+    double lastStartS = 0;   ///< when the last stage begins, waits included
     double plateK = 0;       ///< of the core at the end of the shortest rest
     double coldestPeakK = 0; ///< the least hot place's highest temperature
     double turnS = std::numeric_limits<double>::quiet_NaN(); ///< first turn, NaN = none

@@ -4,6 +4,8 @@
 #include "cook/passage.h"
 
 #include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
 
 namespace dynamet::cook {
 namespace {
@@ -61,34 +63,100 @@ Result<Passage> forward(Simulation& simulation, const PassageGoal& goal,
     }
 }
 
-Result<std::vector<StagePassed>> passStages(Simulation& simulation, const Programme& programme,
+double firstGuessS(const FoodPiece& piece) {
+    constexpr double kPerMetre = 22.5e3; // 1.5 min for 4 mm, for want of a better one
+    return kPerMetre * piece.thicknessM;
+}
+
+double nearShareOf(const Effort& effort) {
+    constexpr double kNear = 0.02;
+    return effort.cells < kFull.cells ? 3 * kNear : kNear;
+}
+
+Result<Settled> forwardSettled(Simulation& simulation, const PassageGoal& goal,
+                               const TurnPlan& plan, Recorder* recorder) {
+    constexpr int kMostRounds = 6;
+    const double start = simulation.timeS();
+    const Simulation::Moment first = simulation.moment();
+    const bool seek = plan.turning == Turning::once && !plan.turnAtS;
+    double guess = plan.guessS;
+    Settled out;
+    const auto once = [&](Recorder* noting) -> Result<bool> {
+        simulation.restore(first);
+        out.kept.assign(1, first);
+        out.turns = turnTimes(plan.turning, plan.turnAtS, start, guess, goal.untilS);
+        const auto passed = forward(simulation, goal, out.turns, &out.kept, noting);
+        if (!passed)
+            return tl::unexpected(passed.error());
+        out.passage = *passed;
+        return true;
+    };
+    for (int round = 0; round < (seek ? kMostRounds : 1); ++round) {
+        if (const auto done = once(seek ? nullptr : recorder); !done)
+            return tl::unexpected(done.error());
+        const double took = out.passage.reachedS - start;
+        if (!std::isfinite(took) || std::abs(took - guess) < plan.nearShare * guess)
+            break;
+        guess = took;
+    }
+    if (seek && recorder)
+        if (const auto done = once(recorder); !done)
+            return tl::unexpected(done.error());
+    return out;
+}
+
+namespace {
+
+/// One stage to where it ends; the simulation stands there.
+Result<StagePassed> passStage(Simulation& simulation, const FoodPiece& piece, const Stage& stage,
+                              const Effort& effort, Recorder* recorder) {
+    StagePassed out;
+    out.startS = simulation.timeS();
+    const bool timed = stage.endsAfterS > 0;
+    const double leaveK = stage.endsAtCoreK.value_or(1e9);
+    const PassageGoal goal{leaveK, out.startS + (timed ? stage.endsAfterS : kLongestStageS),
+                           leaveK - kNearLeavingK};
+    const auto settled =
+        forwardSettled(simulation, goal,
+                       {stage.turning, stage.turnAtS, timed ? stage.endsAfterS : firstGuessS(piece),
+                        nearShareOf(effort)},
+                       recorder);
+    if (!settled)
+        return tl::unexpected(settled.error());
+    const Passage& passage = settled->passage;
+    if (!timed && !std::isfinite(passage.reachedS))
+        return fail(Errc::refused,
+                    fmt::format("the core stops at {:.0f} °C and should leave at "
+                                "{:.0f} °C",
+                                passage.highestK - kZeroCelsiusK, leaveK - kZeroCelsiusK));
+    if (passage.reachedS < simulation.timeS()) { // the last step went past the core it leaves at
+        simulation.restore(settled->kept.back());
+        if (const auto exact = simulation.cookUntil(passage.reachedS); !exact)
+            return tl::unexpected(exact.error());
+    }
+    out.endS = simulation.timeS();
+    out.leaveK = simulation.solver().coreK();
+    if (!settled->turns.empty() && settled->turns.front() < out.endS)
+        out.turnS = settled->turns.front();
+    return out;
+}
+
+} // namespace
+
+Result<std::vector<StagePassed>> passStages(Simulation& simulation, const FoodPiece& piece,
+                                            const Programme& programme, const Effort& effort,
                                             Recorder* recorder) {
     std::vector<StagePassed> out;
     for (const Stage& stage : programme.before) {
         simulation.beginStage(stage.field, stage.site, stage.edgesDown);
-        StagePassed passed;
-        passed.startS = simulation.timeS();
-        const double takes = stage.endsAfterS > 0 ? stage.endsAfterS : kLongestStageS;
-        const double leaveK = stage.endsAtCoreK.value_or(1e9);
-        const PassageGoal goal{leaveK, passed.startS + takes, leaveK - kNearLeavingK};
-        std::vector<Simulation::Moment> kept{simulation.moment()};
-        const auto turns =
-            turnTimes(stage.turning, stage.turnAtS, passed.startS, takes, goal.untilS);
-        const auto done = forward(simulation, goal, turns, &kept, recorder);
-        if (!done)
-            return tl::unexpected(done.error());
-        if (done->reachedS < simulation.timeS()) { // the last step went past the core it leaves at
-            simulation.restore(kept.back());
-            if (const auto exact = simulation.cookUntil(done->reachedS); !exact)
-                return tl::unexpected(exact.error());
-        }
-        passed.endS = simulation.timeS();
-        passed.leaveK = simulation.solver().coreK();
-        out.push_back(passed);
+        const auto passed = passStage(simulation, piece, stage, effort, recorder);
+        if (!passed)
+            return tl::unexpected(passed.error().in(fmt::format("stage {}", out.size() + 1)));
+        out.push_back(*passed);
         if (stage.waitS <= 0)
             continue;
         simulation.beginRest({stage.waitTented, false, 0, stage.waitS}, programme.site);
-        const auto waited = simulation.cookUntil(passed.endS + stage.waitS, [&](const auto&) {
+        const auto waited = simulation.cookUntil(passed->endS + stage.waitS, [&](const auto&) {
             if (recorder)
                 recorder->note(simulation);
             return true;
@@ -103,8 +171,10 @@ Result<std::vector<StagePassed>> passStages(Simulation& simulation, const Progra
 Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outcome& outcome,
                        Recorder* recorder) {
     const double pull = simulation.timeS();
+    const Simulation::Moment earlier = simulation.moment();
     outcome.pullS = outcome.peakS = pull;
-    outcome.pullK = outcome.peakK = simulation.solver().coreK();
+    outcome.pullK = simulation.solver().coreK();
+    double risenK = outcome.pullK; // since the pull
     outcome.meanAtPullK = simulation.solver().meanK();
     outcome.touchAtPullK = simulation.plateUnderK();
     simulation.beginRest(programme.rest, programme.site);
@@ -113,22 +183,27 @@ Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outco
     bool served = false;
     const auto watch = [&](const heat::StepReport& step) {
         const auto [peak, when] = heat::highestInside(step);
-        if (peak > outcome.peakK) {
-            outcome.peakK = peak;
+        if (peak > risenK) {
+            risenK = peak;
             outcome.peakS = when;
         }
         if (recorder)
             recorder->note(simulation);
-        return !served || step.coreEndK >= outcome.peakK - kTurnedRoundK;
+        return !served || step.coreEndK >= risenK - kTurnedRoundK;
     };
     const auto shortest = simulation.cookUntil(pull + programme.rest.shortestS, watch);
     if (!shortest)
         return shortest;
     outcome.plateK = simulation.solver().coreK();
     served = true;
-    if (outcome.plateK >= outcome.peakK - kTurnedRoundK)
+    if (outcome.plateK >= risenK - kTurnedRoundK)
         if (const auto done = simulation.cookUntil(pull + programme.rest.longestS, watch); !done)
             return done;
+    outcome.peakK = risenK;
+    if (earlier.corePeakK > risenK) { // it was hotter once, in a stage or a wait before
+        outcome.peakK = earlier.corePeakK;
+        outcome.peakS = earlier.corePeakS;
+    }
     if (recorder)
         recorder->note(simulation, true);
     return true;

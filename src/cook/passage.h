@@ -27,8 +27,30 @@ Result<Passage> forward(Simulation& simulation, const PassageGoal& goal,
                         const std::vector<double>& turns, std::vector<Simulation::Moment>* kept,
                         Recorder* recorder);
 
+/// How the food is turned in a stage that begins now.
+struct TurnPlan {
+    Turning turning = Turning::never;
+    std::optional<double> turnAtS; ///< from the stage's start
+    double guessS = 0;             ///< how long it may take
+    double nearShare = 0.02;       ///< "once" is settled when the time repeats this closely
+};
+struct Settled {
+    Passage passage;
+    std::vector<double> turns;
+    std::vector<Simulation::Moment> kept; ///< to come back to; the first is the stage's start
+};
+/// `forward`, with the turn of "once" put at half of the time the stage takes, by repetition.
+Result<Settled> forwardSettled(Simulation& simulation, const PassageGoal& goal,
+                               const TurnPlan& plan, Recorder* recorder);
+
+/// A first idea of how long a stage takes, s, and how near a turn is settled.
+double firstGuessS(const FoodPiece& piece);
+double nearShareOf(const Effort& effort);
+
 /// Cooks the stages before the last one, with their waits, and sets the last one's surroundings.
-Result<std::vector<StagePassed>> passStages(Simulation& simulation, const Programme& programme,
+/// refused, naming the stage, when its core never comes to where it is left.
+Result<std::vector<StagePassed>> passStages(Simulation& simulation, const FoodPiece& piece,
+                                            const Programme& programme, const Effort& effort,
                                             Recorder* recorder);
 
 /// Rests until the core has turned round (and the shortest rest is over); fills pull, peak and

@@ -61,6 +61,7 @@ struct Stage {
     bool edgesDown = false; ///< the sides stand on the plate, one after the other
     double waitS = 0;
     bool waitTented = false;
+    std::string heat = {}; ///< whose heat it is: stages of one appliance err alike
 };
 
 /// Earlier stages, then one field, turned or not, for as long as it takes, then a rest at the site.
@@ -68,6 +69,7 @@ struct Programme {
     std::vector<Stage> before;
     kitchen::HeatField field;
     kitchen::Site site;
+    std::string heat = {}; ///< as of `Stage`
     Turning turning = Turning::never;
     /// With it, "once" happens at this moment of the last stage and not at half of its solved time.
     std::optional<double> turnAtS;
@@ -75,6 +77,7 @@ struct Programme {
     double guessS = 0;
     Rest rest;
     double longestS = 6 * 3600; ///< of the last stage
+    double lastForS = 0; ///< the last stage ends after so long, whatever the core; 0 = by the goal
 };
 
 /// How exactly to compute; `quick` is for searches (about 0.3 K), `full` for what is shown.

@@ -29,7 +29,7 @@ Result<std::vector<Round>> cookRounds(const FoodPiece& piece, const Programme& p
     Programme now = programme;
     std::vector<Round> out;
     for (int round = 0; round < rounds; ++round) {
-        auto outcome = cookTo(piece, now, target, effort, tables);
+        auto outcome = cookProgramme(piece, now, target, effort, tables);
         if (!outcome)
             return tl::unexpected(outcome.error().in(fmt::format("round {}", round + 1)));
         const auto plate = boundaryOf(now.field, kitchen::Face::bottom, programme.site).lumpedPlate;

@@ -180,6 +180,10 @@ void Simulation::addUp(double seconds) {
     }
     before_ = now;
     const double core = solver_.coreK();
+    if (core > moment_.corePeakK) {
+        moment_.corePeakK = core;
+        moment_.corePeakS = timeS();
+    }
     if (!organisms_.empty()) {
         const double coldest = coldestInsideK();
         for (std::size_t i = 0; i < organisms_.size(); ++i) {

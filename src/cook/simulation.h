@@ -23,6 +23,7 @@ class Simulation {
         std::vector<double> logs; ///< by organism of this food
         double dangerS = 0, hottestTouchK = 0;
         double smokesFromS = std::numeric_limits<double>::quiet_NaN();
+        double corePeakK = 0, corePeakS = 0; ///< so far, at the ends of steps
     };
     const Moment& moment();
     double coreOf(const Moment& moment) const { return solver_.coreOf(moment.state); }

@@ -96,6 +96,10 @@ json rowJson(const translate::Row& row, const kitchen::Kitchen& kitchen) {
     out["setting"] = appliance ? settingText(appliance->controls, row.instruction.setting) : "";
     out["turning"] = word(row.instruction.turning);
     out["pull_C"] = row.instruction.pullK - kZeroCelsiusK;
+    if (row.watched)
+        out["watched_stage"] = *row.watched + 1;
+    if (row.instruction.stageS > 0)
+        out["stage_s"] = row.instruction.stageS;
     out["crust_distance"] = row.crustDistance;
     out["outcome"] = outcomeJson(row.outcome);
     if (row.window) {

@@ -12,6 +12,26 @@ namespace dynamet::formats {
 
 using nlohmann::json;
 
+namespace {
+
+json stageJson(const translate::Request& request, const translate::WrittenStage& written,
+               const cook::Stage& cooked) {
+    const auto* appliance = findAppliance(request.kitchen, written.place.applianceId);
+    json out{{"appliance", appliance ? appliance->name : ""},
+             {"setting", appliance ? settingText(appliance->controls, written.place.setting) : ""},
+             {"zone", written.place.zone},
+             {"ends_after_s", written.endsAfterS},
+             {"edges_down", written.edgesDown},
+             {"wait_s", written.waitS},
+             {"wait_tented", written.waitTented},
+             {"field", fieldJson(cooked.field)}};
+    if (written.endsAtCoreK)
+        out["ends_at_core_C"] = *written.endsAtCoreK - kZeroCelsiusK;
+    return out;
+}
+
+} // namespace
+
 json snapshotJson(const translate::Prepared& prepared, const std::vector<translate::Row>& rows) {
     const translate::Request& r = prepared.request;
     const auto* appliance = findAppliance(r.kitchen, r.reference.applianceId);
@@ -55,12 +75,22 @@ json snapshotJson(const translate::Prepared& prepared, const std::vector<transla
         {"pressure_Pa", pressurePa(prepared.programme.site)},
         {"field", fieldJson(prepared.programme.field)},
         {"outcome", outcomeJson(prepared.outcome)}};
+    out["rest"] = {
+        {"on_board", r.rest.onBoard}, {"tented", r.rest.tented}, {"shortest_s", r.rest.shortestS}};
+    out["last_for_s"] = r.lastForS;
+    out["before"] = json::array();
+    for (std::size_t i = 0; i < r.before.size(); ++i)
+        out["before"].push_back(stageJson(r, r.before[i], prepared.programme.before[i]));
+    if (r.moved)
+        out["moved_stage"] = *r.moved + 1;
     out["rows"] = json::array();
     for (const translate::Row& row : rows) {
         json one = rowJson(row, r.kitchen);
         if (row.reached)
-            if (const auto programme = programmeFor(r, row.target, row.instruction.setting)) {
-                one["field"] = fieldJson(programme->field);
+            if (const auto programme = programmeOf(r, row)) {
+                const bool early = r.moved && *r.moved < programme->before.size();
+                one["field"] =
+                    fieldJson(early ? programme->before[*r.moved].field : programme->field);
                 one["pressure_Pa"] = pressurePa(programme->site);
             }
         out["rows"].push_back(one);

@@ -52,15 +52,39 @@ const char* nameOf(Term term) {
     return "heat";
 }
 
+/// A field of a programme with whose heat it is.
+struct Heat {
+    const std::string* name;
+    const kitchen::HeatField* field;
+};
+std::vector<Heat> heatsOf(const cook::Programme& programme) {
+    std::vector<Heat> out;
+    for (const cook::Stage& stage : programme.before)
+        out.push_back({&stage.heat, &stage.field});
+    out.push_back({&programme.heat, &programme.field});
+    return out;
+}
+
+/// Of the number (temperatures) or of its logarithm.
+double sdOf(const kitchen::FieldNumber& n) {
+    return isTemperature(n.key.term) ? n.u : n.u / n.value;
+}
+
+/// A hob's power has already become the flux into its vessel; what a bath or an iron oven gives and
+/// loses as a whole is in its temperature.
+bool counts(const kitchen::FieldNumber& n) {
+    return n.u > 0 && n.value != 0 && n.key.term != Term::power && n.key.term != Term::loss;
+}
+
 void shiftNumber(kitchen::HeatField& field, const Input& input, double deviation) {
     const kitchen::FieldNumber* number = find(field, input.key);
-    if (!number)
+    if (!number || !counts(*number))
         return;
     kitchen::FieldNumber changed = *number;
     if (isTemperature(input.key.term))
-        changed.value += deviation * input.sd;
+        changed.value += deviation * sdOf(*number);
     else
-        changed.value *= std::exp(deviation * input.sd);
+        changed.value *= std::exp(deviation * sdOf(*number));
     if (input.key.term == Term::view || input.key.term == Term::view2)
         changed.value = std::min(changed.value, 1.0);
     put(field, changed);
@@ -76,40 +100,51 @@ void shiftWater(food::Composition& c, double change) {
 
 } // namespace
 
-std::vector<Input> inputsOf(const kitchen::HeatField& field, const FoodSpread& spread,
+std::vector<Input> inputsOf(const cook::Programme& programme, const FoodSpread& spread,
                             const cook::FoodPiece& piece) {
     std::vector<Input> out;
-    for (const kitchen::FieldNumber& n : field.numbers) {
-        // A hob's power has already become the flux into its vessel; what a bath or an iron oven
-        // gives and loses as a whole is in its temperature.
-        if (n.u <= 0 || n.value == 0 || n.key.term == Term::power || n.key.term == Term::loss)
-            continue;
-        out.push_back({nameOf(n.key.term), Input::What::fieldNumber, n.key,
-                       isTemperature(n.key.term) ? n.u : n.u / n.value});
-    }
-    out.push_back({"thickness", Input::What::thickness, {}, spread.thicknessRelative});
-    out.push_back({"start temperature", Input::What::start, {}, spread.startK});
-    out.push_back({"moisture supply", Input::What::moisture, {}, spread.moistureLn});
-    out.push_back({"composition", Input::What::composition, {}, piece.food.waterU});
+    const auto heats = heatsOf(programme);
+    const bool several = std::any_of(heats.begin(), heats.end(),
+                                     [&](const Heat& h) { return *h.name != *heats.front().name; });
+    for (const Heat& heat : heats)
+        for (const kitchen::FieldNumber& n : heat.field->numbers) {
+            const bool known = std::any_of(out.begin(), out.end(), [&](const Input& i) {
+                return i.key == n.key && i.heat == *heat.name;
+            });
+            if (!counts(n) || known)
+                continue;
+            const std::string name = nameOf(n.key.term);
+            out.push_back({several ? name + " of " + *heat.name : name, Input::What::fieldNumber,
+                           n.key, *heat.name, sdOf(n)});
+        }
+    out.push_back({"thickness", Input::What::thickness, {}, {}, spread.thicknessRelative});
+    out.push_back({"start temperature", Input::What::start, {}, {}, spread.startK});
+    out.push_back({"moisture supply", Input::What::moisture, {}, {}, spread.moistureLn});
+    out.push_back({"composition", Input::What::composition, {}, {}, piece.food.waterU});
     std::erase_if(out, [](const Input& i) { return !(i.sd > 0); });
     return out;
 }
 
 std::vector<double> correlationsOf(const std::vector<Input>& inputs,
-                                   const kitchen::HeatField& field) {
+                                   const cook::Programme& programme) {
     const std::size_t n = inputs.size();
+    const auto heats = heatsOf(programme);
+    const auto correlation = [&](const Input& a, const Input& b) {
+        if (a.what != Input::What::fieldNumber || b.what != Input::What::fieldNumber ||
+            a.heat != b.heat)
+            return 0.0;
+        for (const Heat& heat : heats) {
+            const auto *one = find(*heat.field, a.key), *other = find(*heat.field, b.key);
+            if (*heat.name == a.heat && one && other)
+                return std::clamp(covarianceOf(*heat.field, a.key, b.key) / (one->u * other->u),
+                                  -1.0, 1.0);
+        }
+        return 0.0;
+    };
     std::vector<double> out(n * n, 0);
     for (std::size_t i = 0; i < n; ++i)
-        for (std::size_t j = 0; j < n; ++j) {
-            double rho = i == j ? 1 : 0;
-            if (i != j && inputs[i].what == Input::What::fieldNumber &&
-                inputs[j].what == Input::What::fieldNumber) {
-                const double ui = find(field, inputs[i].key)->u, uj = find(field, inputs[j].key)->u;
-                rho = std::clamp(covarianceOf(field, inputs[i].key, inputs[j].key) / (ui * uj),
-                                 -1.0, 1.0);
-            }
-            out[i * n + j] = rho;
-        }
+        for (std::size_t j = 0; j < n; ++j)
+            out[i * n + j] = i == j ? 1 : correlation(inputs[i], inputs[j]);
     return out;
 }
 
@@ -141,7 +176,11 @@ Shifted shifted(const cook::FoodPiece& piece, const cook::Programme& programme,
             continue;
         switch (inputs[i].what) {
         case Input::What::fieldNumber:
-            shiftNumber(out.programme.field, inputs[i], z);
+            for (cook::Stage& stage : out.programme.before)
+                if (stage.heat == inputs[i].heat)
+                    shiftNumber(stage.field, inputs[i], z);
+            if (out.programme.heat == inputs[i].heat)
+                shiftNumber(out.programme.field, inputs[i], z);
             break;
         case Input::What::thickness:
             out.piece.thicknessM *= std::exp(z * inputs[i].sd);

@@ -21,15 +21,17 @@ struct Input {
         composition
     } what = What::fieldNumber;
     kitchen::FieldKey key{};
-    double sd = 0; ///< of the number (temperatures, start) or of its logarithm
+    std::string heat = {}; ///< of the stages whose number it is
+    double sd = 0;         ///< of the number (temperatures, start) or of its logarithm
 };
 
-/// Everything uncertain that this field and piece have, in a fixed order.
-std::vector<Input> inputsOf(const kitchen::HeatField& field, const FoodSpread& spread,
+/// Everything uncertain that a programme and piece have, in a fixed order. Stages of one heat share
+/// its inputs.
+std::vector<Input> inputsOf(const cook::Programme& programme, const FoodSpread& spread,
                             const cook::FoodPiece& piece);
-/// Correlations between the inputs, row-major; only field numbers correlate.
+/// Correlations between the inputs, row-major; only numbers of one heat correlate.
 std::vector<double> correlationsOf(const std::vector<Input>& inputs,
-                                   const kitchen::HeatField& field);
+                                   const cook::Programme& programme);
 /// Lower triangle L with L Lᵀ = the correlations (semi-definite is allowed).
 std::vector<double> choleskyOf(std::vector<double> correlations, std::size_t n);
 

@@ -22,6 +22,18 @@ struct Reference {
     bool operator==(const Reference&) const = default;
 };
 
+/// A stage of a recipe before its last one: where, and when it ends (after a time, at a core, or
+/// whichever is first); then the food may wait.
+struct WrittenStage {
+    Reference place;
+    double endsAfterS = 0; ///< 0 = by the core only
+    std::optional<double> endsAtCoreK;
+    bool edgesDown = false; ///< the sides stand on the plate
+    double waitS = 0;
+    bool waitTented = false;
+    bool operator==(const WrittenStage&) const = default;
+};
+
 /// What the food must become. Browning and rim are those of the reference.
 struct Goal {
     double coreK = 328.15;
@@ -48,7 +60,13 @@ struct Request {
     kitchen::Kitchen kitchen;
     std::string recipeText;
     cook::FoodPiece piece;
-    Reference reference;
+    std::vector<WrittenStage> before = {};
+    Reference reference; ///< of the last stage
+    /// The last stage ends after so long and the goal is what that gives; 0 = when the goal is met.
+    double lastForS = 0;
+    /// The stage that goes to another appliance while the others stay as written, counted from 0
+    /// (`before.size()` = the last); none = the whole cook goes to one appliance, straight through.
+    std::optional<std::size_t> moved = {};
     Goal goal;
     FoodSpread spread;
     cook::Rest rest;
@@ -64,7 +82,9 @@ struct Target {
     std::string vesselId;
     bool operator==(const Target&) const = default;
 };
-/// Every appliance and zone of the kitchen, the reference's own first.
+/// Every appliance and zone of the kitchen; first the place that the moved stage was written for.
 std::vector<Target> allTargets(const Request& request);
+/// Where the moved stage was written; the last stage's place when the whole cook moves.
+const Reference& movedFrom(const Request& request);
 
 } // namespace dynamet::translate

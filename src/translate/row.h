@@ -38,7 +38,8 @@ struct RuleOfThumb {
 struct Instruction {
     kitchen::Setting setting;
     cook::Turning turning = cook::Turning::never;
-    double pullK = 0; ///< as printed: whole degrees of the printing unit
+    double pullK = 0;  ///< core at which the watched stage is left, as printed: whole degrees
+    double stageS = 0; ///< how long the moved stage takes where a time ends it, else 0
 };
 
 /// A word of warning with a stable code ("below_minimum", "assumed_field", "crust_not_reached"…).
@@ -54,6 +55,8 @@ struct Row {
     std::string reason;
     Instruction instruction;
     cook::Outcome outcome;
+    /// The last stage that is left by a core: the window is its own. None: all goes by the clock.
+    std::optional<std::size_t> watched;
     double crustDistance = 0;
     std::optional<Window> window; ///< added after the search
     std::optional<RuleOfThumb> rule;

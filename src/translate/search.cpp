@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <fmt/format.h>
 #include <set>
 
 namespace dynamet::translate {
@@ -16,6 +17,16 @@ using kitchen::Setting;
 constexpr int kCoarsePlaces = 6;
 constexpr std::size_t kMostCoarse = 90;
 
+/// Times as a cook sets them: tens of seconds below five minutes, then minutes.
+double cookTime(double seconds) {
+    const double step = seconds < 300 ? 10 : 60;
+    return seconds <= 0 ? 0 : std::max(step, std::round(seconds / step) * step);
+}
+
+std::vector<double> timeFactors(double writtenS) {
+    return writtenS > 0 ? std::vector<double>{0.5, 1, 2} : std::vector<double>{1};
+}
+
 struct Search {
     const Prepared* prepared;
     const Target* target;
@@ -23,37 +34,41 @@ struct Search {
     std::stop_token stop;
     std::set<std::string> tried;
     Row best;
-    double lastPullS = 0;
+    double lastTookS = 0; // of the last stage
+    bool byClock = false;
     std::string closest; // why the last unreachable setting failed
 
-    void consider(const Setting& setting) {
-        if (stop.stop_requested() ||
-            !tried.insert(settingText(appliance->controls, setting)).second)
+    void consider(const Setting& setting, double stageS) {
+        const std::string key =
+            fmt::format("{} {:.0f}", settingText(appliance->controls, setting), stageS);
+        if (stop.stop_requested() || !tried.insert(key).second)
             return;
-        auto programme = programmeFor(prepared->request, *target, setting);
+        auto programme = programmeFor(prepared->request, *target, setting, stageS);
         if (!programme) {
             closest = programme.error().message;
             return;
         }
-        programme->guessS = lastPullS;
+        programme->guessS = lastTookS;
         programme->longestS = std::max(7200.0, 5 * prepared->outcome.pullS);
         const auto outcome =
-            cook::cookTo(prepared->request.piece, *programme,
-                         {prepared->request.goal.coreK, prepared->request.goal.readAt},
-                         cook::kQuick, prepared->tables);
+            cook::cookProgramme(prepared->request.piece, *programme,
+                                {prepared->request.goal.coreK, prepared->request.goal.readAt},
+                                cook::kQuick, prepared->tables);
         ++best.solves;
         if (!outcome) {
             closest = outcome.error().message;
             return;
         }
-        lastPullS = outcome->pullS;
+        lastTookS = outcome->pullS - outcome->lastStartS;
         Row row;
         row.target = *target;
         row.reached = true;
         row.instruction.setting = setting;
+        row.instruction.stageS = stageS;
         row.instruction.turning = programme->turning;
+        row.watched = watchedStage(*programme);
         row.outcome = *outcome;
-        row.crustDistance = crustDistance(*outcome, prepared->outcome);
+        row.crustDistance = crustDistance(*outcome, prepared->quick);
         row.solves = best.solves;
         if (!best.reached || finer(row, best))
             best = row;
@@ -61,12 +76,13 @@ struct Search {
     }
 
     /// Likeness of crust first, exactly and not in steps, with the rim to break near ties: the
-    /// steps are for ranking appliances, not for choosing a setting of one.
+    /// steps are for ranking appliances, not for choosing a setting of one. By the clock the core
+    /// counts too.
     bool finer(const Row& a, const Row& b) const {
         const auto cost = [this](const Row& r) {
-            return r.crustDistance +
-                   0.1 * std::abs(r.outcome.rimM - prepared->outcome.rimM) / 1e-3 +
-                   0.02 * std::abs(std::log(r.outcome.pullS / prepared->outcome.pullS));
+            return r.crustDistance + 0.1 * std::abs(r.outcome.rimM - prepared->quick.rimM) / 1e-3 +
+                   0.02 * std::abs(std::log(r.outcome.pullS / prepared->quick.pullS)) +
+                   (byClock ? 0.2 * std::abs(r.outcome.peakK - prepared->quick.peakK) : 0);
         };
         return cost(a) < cost(b);
     }
@@ -83,10 +99,21 @@ struct Search {
                 for (double sign : {-1.0, 1.0}) {
                     Setting next = best.instruction.setting;
                     next.values[i] = std::clamp(centre + sign * step, control.low, control.high);
-                    consider(next);
+                    consider(next, best.instruction.stageS);
                 }
                 step /= 2;
             }
+        }
+    }
+
+    /// Longer and shorter, where a time ends the moved stage.
+    void refineTime() {
+        for (double factor : {1.4, 1.2, 1.1}) {
+            const double now = best.instruction.stageS;
+            if (!best.reached || now <= 0)
+                return;
+            consider(best.instruction.setting, cookTime(now * factor));
+            consider(best.instruction.setting, cookTime(now / factor));
         }
     }
 };
@@ -104,13 +131,19 @@ Row findBestSetting(const Prepared& prepared, const Target& target, std::stop_to
         search.best.reason = "the appliance is no longer in the book";
         return search.best;
     }
-    // The reference's own setting is always a candidate on its own appliance.
-    if (target.applianceId == prepared.request.reference.applianceId)
-        search.consider(prepared.request.reference.setting);
+    // The recipe's own setting is always a candidate on its own appliance.
+    const Request& request = prepared.request;
+    const double written = writtenStageS(request);
+    search.byClock = request.moved && request.lastForS > 0;
+    if (target.applianceId == movedFrom(request).applianceId)
+        search.consider(movedFrom(request).setting, written);
     for (const Setting& setting :
          possibleSettings(search.appliance->controls, kCoarsePlaces, kMostCoarse))
-        search.consider(setting);
+        for (double factor : timeFactors(written))
+            search.consider(setting, cookTime(factor * written));
+    search.refineTime();
     search.refine();
+    search.refineTime();
     if (!search.best.reached)
         search.best.reason = search.closest.empty() ? "stopped" : search.closest;
     return search.best;

@@ -16,15 +16,10 @@
 
 #include <algorithm>
 #include <cmath>
+#include <fmt/format.h>
 
 namespace dynamet::translate {
 namespace {
-
-/// Faces that meet the same heat need no turning.
-bool facesDiffer(const kitchen::HeatField& field, const kitchen::Site& site) {
-    return cook::boundaryOf(field, kitchen::Face::bottom, site) !=
-           cook::boundaryOf(field, kitchen::Face::top, site);
-}
 
 /// The pull as a cook reads it from a thermometer: whole degrees.
 double printedPull(double kelvin, bool fahrenheit) {
@@ -35,90 +30,76 @@ double printedPull(double kelvin, bool fahrenheit) {
 
 } // namespace
 
-std::vector<Target> allTargets(const Request& request) {
-    std::vector<Target> out;
-    for (const kitchen::Appliance& appliance : request.kitchen.appliances)
-        for (const kitchen::Zone& zone : appliance.zones) {
-            const bool own = appliance.id == request.reference.applianceId;
-            Target target{appliance.id, zone.name, ""};
-            if (isHob(appliance.kind))
-                target.vesselId = own && !request.reference.vesselId.empty()
-                                      ? request.reference.vesselId
-                                      : appliance.standardVesselId;
-            if (own && zone.name == request.reference.zone)
-                out.insert(out.begin(), target);
-            else
-                out.push_back(target);
-        }
-    return out;
+namespace {
+
+cook::CookTarget targetOf(const Request& request) {
+    return {request.goal.coreK, request.goal.readAt};
 }
 
-Result<cook::Programme> programmeFor(const Request& request, const Target& target,
-                                     const kitchen::Setting& setting) {
-    auto field =
-        fieldAt(request.kitchen, target.applianceId, setting, target.zone, target.vesselId);
-    if (!field)
-        return tl::unexpected(field.error());
-    cook::Programme programme;
-    programme.field = std::move(*field);
-    const double touch = contactFactor(request.schools);
-    for (kitchen::FieldNumber& number : programme.field.numbers)
-        if (number.key.term == kitchen::Term::contact) {
-            number.value *= touch;
-            number.u *= touch;
-        }
-    const auto* appliance = findAppliance(request.kitchen, target.applianceId);
-    if (const auto* site = findSite(request.kitchen, appliance->siteId))
-        programme.site = *site;
-    programme.rest = request.rest;
-    programme.turning =
-        hasTwoFaces(request.piece.shape) && facesDiffer(programme.field, programme.site)
-            ? turningOf(request.schools)
-            : cook::Turning::never;
-    return programme;
+/// What a cook by the clock gave, as a goal for others; the band keeps its width.
+Goal goalGiven(const Goal& asked, double peakK) {
+    const double half = (asked.bandHighK - asked.bandLowK) / 2;
+    return {peakK, food::ReadAt::peak, peakK - half, peakK + half, "as the recipe's time gives"};
 }
+
+/// The tables of a programme's own air.
+cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme) {
+    return {prepared.tables.material, std::make_shared<heat::Vapour>(pressurePa(programme.site))};
+}
+
+} // namespace
 
 Result<Prepared> prepare(const Request& asked) {
     const Request request = withSchools(asked);
-    const Target own{request.reference.applianceId, request.reference.zone,
-                     request.reference.vesselId};
-    auto programme = programmeFor(request, own, request.reference.setting);
+    if (request.moved && *request.moved > request.before.size())
+        return fail(Errc::invalidArgument,
+                    fmt::format("the recipe has {} stages, not {}", request.before.size() + 1,
+                                *request.moved + 1));
+    auto programme = writtenProgramme(request);
     if (!programme)
         return tl::unexpected(programme.error().in("the recipe's own appliance"));
-    Prepared out{request, *programme, {}, {}, allTargets(request)};
+    Prepared out{request, *programme, {}, {}, {}, allTargets(request)};
     out.tables = cook::tablesFor(request.piece.food, pressurePa(programme->site));
-    auto outcome =
-        cook::cookTo(request.piece, *programme, {request.goal.coreK, request.goal.readAt},
-                     cook::kFull, out.tables, true);
+    auto outcome = cook::cookProgramme(request.piece, *programme, targetOf(request), cook::kFull,
+                                       out.tables, true);
     if (!outcome)
         return tl::unexpected(outcome.error().in("the recipe where it was written"));
     out.outcome = std::move(*outcome);
+    out.quick =
+        cook::cookProgramme(request.piece, *programme, targetOf(request), cook::kQuick, out.tables)
+            .value_or(out.outcome);
+    if (request.lastForS > 0)
+        out.request.goal = goalGiven(request.goal, out.outcome.peakK);
     return out;
 }
 
 namespace {
 
-/// The same kitchen with the target's own air: its boiling point and its vapour tables.
+/// The same kitchen with the cook's own air: its boiling point and its vapour tables.
 Prepared atSiteOf(const Prepared& prepared, const Target& target) {
     Prepared local = prepared;
-    const auto* appliance = findAppliance(prepared.request.kitchen, target.applianceId);
-    if (const auto* site =
-            appliance ? findSite(prepared.request.kitchen, appliance->siteId) : nullptr)
+    if (const auto* site = lastSite(prepared.request, target))
         local.tables.vapour = std::make_shared<heat::Vapour>(pressurePa(*site));
     return local;
 }
 
+/// Core at which the watched stage is left; the end's where nothing is watched.
+double leavingK(const Row& row) {
+    const auto& stages = row.outcome.stages;
+    return row.watched && *row.watched < stages.size() ? stages[*row.watched].leaveK
+                                                       : row.outcome.pullK;
+}
+
 /// Cooks a row at its setting on the full grid and puts the words to it.
 Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
-    const auto programme = programmeFor(local.request, row.target, row.instruction.setting);
+    const auto programme = programmeOf(local.request, row);
     if (!programme) {
         row.reached = false;
         row.reason = programme.error().message;
         return row;
     }
-    auto outcome = cook::cookTo(local.request.piece, *programme,
-                                {local.request.goal.coreK, local.request.goal.readAt}, cook::kFull,
-                                local.tables);
+    auto outcome = cook::cookProgramme(local.request.piece, *programme, targetOf(local.request),
+                                       cook::kFull, local.tables);
     ++row.solves;
     row.reached = outcome.has_value();
     if (!outcome) {
@@ -127,13 +108,18 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
     }
     row.outcome = std::move(*outcome);
     row.instruction.turning = programme->turning;
+    row.watched = watchedStage(*programme);
     row.crustDistance = crustDistance(row.outcome, prepared.outcome);
-    row.instruction.pullK = printedPull(row.outcome.pullK, prepared.request.fahrenheit);
+    row.instruction.pullK = printedPull(leavingK(row), prepared.request.fahrenheit);
     row.warnings = warningsFor(prepared, row, *programme);
     return row;
 }
 
 } // namespace
+
+Result<cook::Programme> programmeOf(const Request& request, const Row& row) {
+    return programmeFor(request, row.target, row.instruction.setting, row.instruction.stageS);
+}
 
 Row solveRow(const Prepared& prepared, const Target& target, std::stop_token stop) {
     const Prepared local = atSiteOf(prepared, target);
@@ -141,30 +127,34 @@ Row solveRow(const Prepared& prepared, const Target& target, std::stop_token sto
     return row.reached ? cooked(prepared, local, std::move(row)) : row;
 }
 
-Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Setting& setting) {
+Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Setting& setting,
+               double stageS) {
     Row row;
     row.target = target;
     row.instruction.setting = setting;
+    row.instruction.stageS = stageS;
     return cooked(prepared, atSiteOf(prepared, target), std::move(row));
 }
 
 void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
-    const auto programme = programmeFor(prepared.request, row.target, row.instruction.setting);
-    if (!row.reached || !programme)
+    const auto programme = programmeOf(prepared.request, row);
+    if (!row.reached || !programme || !row.watched)
         return;
-    const cook::Programme fixed = cook::withFixedTurn(*programme, row.outcome);
-    cook::Tables tables = prepared.tables;
-    tables.vapour = std::make_shared<heat::Vapour>(pressurePa(fixed.site));
-    const WindowInput input{
-        &prepared.request.piece, &fixed, row.instruction.pullK, prepared.request.goal.bandHighK,
-        prepared.request.spread, tables, prepared.request.seed};
+    const cook::Programme fixed = upTo(cook::withFixedTurn(*programme, row.outcome), *row.watched);
+    WindowInput input{&prepared.request.piece, &fixed,
+                      row.instruction.pullK,   prepared.request.goal.bandHighK,
+                      prepared.request.spread, tablesAt(prepared, *programme),
+                      prepared.request.seed};
+    if (programme->lastForS > 0) // what comes after the watched stage decides the peak
+        input.bandHighK.reset();
     auto window = windowOf(input, row.solves, stop);
     if (!window) {
         row.warnings.push_back({"no_window", window.error().message});
         return;
     }
     row.window = std::move(*window);
-    row.rule = ruleOfThumb(prepared, row.target);
+    if (!prepared.request.moved && prepared.request.before.empty())
+        row.rule = ruleOfThumb(prepared, row.target);
 }
 
 std::vector<Row> translateAll(const Prepared& prepared, std::stop_token stop) {
@@ -181,15 +171,6 @@ std::vector<Row> translateAll(const Prepared& prepared, std::stop_token stop) {
 
 namespace {
 
-/// The tables of a programme's own air.
-cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme) {
-    return {prepared.tables.material, std::make_shared<heat::Vapour>(pressurePa(programme.site))};
-}
-
-cook::CookTarget targetOf(const Request& request) {
-    return {request.goal.coreK, request.goal.readAt};
-}
-
 std::string pullAndTime(const cook::Outcome& outcome, bool fahrenheit) {
     return "pull at " + printDegrees(printedPull(outcome.pullK, fahrenheit), fahrenheit) +
            ", about " + printDuration(roundedDownTime(outcome.pullS)) + ".";
@@ -198,7 +179,7 @@ std::string pullAndTime(const cook::Outcome& outcome, bool fahrenheit) {
 } // namespace
 
 Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row) {
-    const auto programme = programmeFor(prepared.request, row.target, row.instruction.setting);
+    const auto programme = programmeOf(prepared.request, row);
     if (!programme)
         return tl::unexpected(programme.error());
     return cook::cookFor(prepared.request.piece, cook::withFixedTurn(*programme, row.outcome),
@@ -211,7 +192,7 @@ std::vector<std::string> roundLines(const Prepared& prepared, const Row& row) {
     std::vector<std::string> out;
     if (!row.reached || request.piece.rounds < 2)
         return out;
-    const auto programme = programmeFor(request, row.target, row.instruction.setting);
+    const auto programme = programmeOf(request, row);
     if (!programme)
         return out;
     const auto rounds =
@@ -235,7 +216,7 @@ std::vector<std::string> companionLines(const Prepared& prepared, const Row& row
     std::vector<std::string> out;
     if (!row.reached || request.piece.othersM.empty())
         return out;
-    const auto programme = programmeFor(request, row.target, row.instruction.setting);
+    const auto programme = programmeOf(request, row);
     if (!programme)
         return out;
     const cook::Tables tables = tablesAt(prepared, *programme);
@@ -245,7 +226,7 @@ std::vector<std::string> companionLines(const Prepared& prepared, const Row& row
         cook::FoodPiece piece = request.piece;
         piece.thicknessM = thickness;
         const auto outcome =
-            cook::cookTo(piece, *programme, targetOf(request), cook::kFull, tables);
+            cook::cookProgramme(piece, *programme, targetOf(request), cook::kFull, tables);
         out.push_back(
             "The piece of " + printLength(thickness, inches) + ": " +
             (outcome ? pullAndTime(*outcome, request.fahrenheit) : outcome.error().message + "."));
@@ -258,6 +239,13 @@ bool ranksBefore(const Row& a, const Row& b, const cook::Outcome& reference) {
         return a.reached;
     if (!a.reached)
         return false;
+    // By the clock the core is not exact: rows are told apart to two kelvins.
+    const auto coreStep = [&](const Row& r) {
+        const bool byClock = !r.watched || *r.watched < r.outcome.stages.size();
+        return byClock ? std::floor(std::abs(r.outcome.peakK - reference.peakK) / 2) : 0.0;
+    };
+    if (coreStep(a) != coreStep(b))
+        return coreStep(a) < coreStep(b);
     const double stepA = std::floor(a.crustDistance / 0.2),
                  stepB = std::floor(b.crustDistance / 0.2);
     if (stepA != stepB)

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "translate/programmes.h"
 #include "translate/row.h"
 
 #include <stop_token>
@@ -14,11 +15,13 @@ struct Prepared {
     Request request;
     cook::Programme programme; ///< of the reference
     cook::Outcome outcome;     ///< of the reference, with curves
+    cook::Outcome quick;       ///< of the reference on the search's grid, to compare like with like
     cook::Tables tables;       ///< at the reference's pressure
     std::vector<Target> targets;
 };
 
-/// Simulates the recipe where it was written. Errors: unknown appliance, target not reached there.
+/// Simulates the recipe where it was written. A last stage that a time ends sets the goal to what
+/// came out. Errors: unknown appliance, a stage or the target not reached there.
 Result<Prepared> prepare(const Request& request);
 
 /// The best setting of one target (without its window). Never fails: what cannot be reached is a
@@ -26,7 +29,9 @@ Result<Prepared> prepare(const Request& request);
 Row solveRow(const Prepared& prepared, const Target& target, std::stop_token stop = {});
 
 /// The row at a setting that is held, one cook instead of a search: what a slider shows first.
-Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Setting& setting);
+/// `stageS` as of `Instruction`.
+Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Setting& setting,
+               double stageS = 0);
 
 /// Adds window, overshoot time and the rule of thumb to a reached row.
 void addWindow(const Prepared& prepared, Row& row, std::stop_token stop = {});
@@ -34,9 +39,9 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop = {});
 /// All rows with their windows, ranked.
 std::vector<Row> translateAll(const Prepared& prepared, std::stop_token stop = {});
 
-/// The programme of a target at a setting, as it is simulated; turned once where its faces differ.
-Result<cook::Programme> programmeFor(const Request& request, const Target& target,
-                                     const kitchen::Setting& setting);
+/// The programme of a row, as it is simulated.
+Result<cook::Programme> programmeOf(const Request& request, const Row& row);
+
 /// One line for each round after the first, with the plate's temperature as it goes on; none for a
 /// piece cooked at once.
 std::vector<std::string> roundLines(const Prepared& prepared, const Row& row);

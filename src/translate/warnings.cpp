@@ -23,11 +23,17 @@ void addCrust(std::vector<Warning>& out, const cook::Outcome& is, const cook::Ou
                                                food::crustWord(is.darker()), is.darker())});
     if (distance < kSameCrust)
         return;
-    const bool paler = is.darker() < wanted.darker();
-    out.push_back(
-        {paler ? "crust_not_reached" : "crust_darker",
-         fmt::format("crust {}: {} where the recipe gives {}", paler ? "not reached" : "darker",
-                     food::crustWord(is.darker()), food::crustWord(wanted.darker()))});
+    // The face that is off is named by the paler ones where the darker ones look alike.
+    const std::string darker = food::crustWord(is.darker()),
+                      asked = food::crustWord(wanted.darker());
+    const bool byPaler = darker == asked;
+    const double has = byPaler ? is.paler() : is.darker();
+    const double should = byPaler ? wanted.paler() : wanted.darker();
+    const bool paler = has < should;
+    out.push_back({paler ? "crust_not_reached" : "crust_darker",
+                   fmt::format("crust {}: {}{} ({:.1f}) where the recipe gives {} ({:.1f})",
+                               paler ? "not reached" : "darker", byPaler ? "the paler face " : "",
+                               food::crustWord(has), has, food::crustWord(should), should)});
 }
 
 /// What is on the food burns before the food does; it rides proud of the face or lies on it.
@@ -68,6 +74,24 @@ bool onlyAssumed(const kitchen::HeatField& field) {
     return true;
 }
 
+/// What the stage that was carried over meets.
+const kitchen::HeatField& movedField(const Request& request, const cook::Programme& programme) {
+    const bool early = request.moved && *request.moved < programme.before.size();
+    return early ? programme.before[*request.moved].field : programme.field;
+}
+
+/// By the clock the core is not solved for.
+void addCore(std::vector<Warning>& out, const Prepared& prepared, const cook::Outcome& is) {
+    constexpr double kTold = 1.5; // K
+    const double off = is.peakK - prepared.outcome.peakK;
+    const bool fahrenheit = prepared.request.fahrenheit;
+    if (std::abs(off) > kTold)
+        out.push_back({off > 0 ? "core_hotter" : "core_cooler",
+                       fmt::format("the core comes to {} where the recipe gives {}",
+                                   printDegrees(is.peakK, fahrenheit),
+                                   printDegrees(prepared.outcome.peakK, fahrenheit))});
+}
+
 } // namespace
 
 std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
@@ -84,6 +108,8 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
             {"danger_zone",
              fmt::format("the core is between 5 and 54 °C for {}; common advice is at most 2 h",
                          printFixed(row.outcome.dangerS / 3600, 1) + " h")});
+    if (programme.lastForS > 0)
+        addCore(out, prepared, row.outcome);
     addCrust(out, row.outcome, prepared.outcome, row.crustDistance);
     addSeasonings(out, request.piece, row.outcome);
     addSmoke(out, request, row.outcome);
@@ -92,12 +118,13 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
         out.push_back({"rim", fmt::format("grey rim {} mm where the recipe gives {} mm",
                                           printFixed(row.outcome.rimM * 1000, 0),
                                           printFixed(prepared.outcome.rimM * 1000, 0))});
-    if (onlyAssumed(programme.field))
+    const kitchen::HeatField& field = movedField(request, programme);
+    if (onlyAssumed(field))
         out.push_back({"assumed_field", "this heat is only assumed: rate the appliance first"});
-    if (programme.field.numbers.empty())
+    if (field.numbers.empty())
         return out;
     const auto* vessel = findVessel(request.kitchen, row.target.vesselId);
-    const auto* plate = seenBy(programme.field, kitchen::Face::bottom, kitchen::Term::plate);
+    const auto* plate = seenBy(field, kitchen::Face::bottom, kitchen::Term::plate);
     if (vessel && plate && vessel->highestTemperatureK &&
         plate->value > *vessel->highestTemperatureK)
         out.push_back({"vessel_limit", fmt::format("{} stands {} at most", vessel->name,

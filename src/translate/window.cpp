@@ -74,7 +74,7 @@ struct Drawn {
 
 Drawn draw(const Timer& timer, double lnModel, double ratio, std::stop_token stop) {
     const std::size_t n = timer.inputs.size();
-    const auto factor = choleskyOf(correlationsOf(timer.inputs, timer.input->programme->field), n);
+    const auto factor = choleskyOf(correlationsOf(timer.inputs, *timer.input->programme), n);
     Random random(timer.input->seed);
     const auto count = static_cast<std::size_t>(timer.input->samples);
     const auto normals = stratifiedNormals(count, n + 1, random);
@@ -140,7 +140,7 @@ void fromSamples(Window& window, const Drawn& drawn) {
 } // namespace
 
 Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token stop) {
-    Timer timer{&input, inputsOf(input.programme->field, input.spread, *input.piece), &solves};
+    Timer timer{&input, inputsOf(*input.programme, input.spread, *input.piece), &solves};
     const std::vector<double> none(timer.inputs.size(), 0.0);
     const double nominal = timer.at(none, cook::kFull);
     if (!std::isfinite(nominal))
@@ -157,7 +157,7 @@ Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token 
     double variance = 0;
     const bool allReach =
         std::all_of(g.begin(), g.end(), [](double x) { return std::isfinite(x); });
-    window.causes = causesOf(timer.inputs, g, correlationsOf(timer.inputs, input.programme->field),
+    window.causes = causesOf(timer.inputs, g, correlationsOf(timer.inputs, *input.programme),
                              input.spread.modelLn, variance);
     const double s = allReach ? std::sqrt(variance) : 1;
     window.expectS = nominal;
@@ -170,8 +170,10 @@ Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token 
         window.lookS = roundedDownTime(nominal * std::exp(-kTwoSided * s));
         window.latestS = roundedUpTime(nominal * std::exp(kTwoSided * s));
     }
+    if (!input.bandHighK)
+        return window;
     const auto over =
-        cook::cookTo(*input.piece, *input.programme, {input.bandHighK, food::ReadAt::peak},
+        cook::cookTo(*input.piece, *input.programme, {*input.bandHighK, food::ReadAt::peak},
                      cook::kQuick, input.tables);
     ++solves;
     if (over)

@@ -6,6 +6,7 @@
 #include "translate/inputs.h"
 #include "translate/row.h"
 
+#include <optional>
 #include <stop_token>
 
 namespace dynamet::translate {
@@ -17,7 +18,8 @@ struct WindowInput {
     const cook::FoodPiece* piece;
     const cook::Programme* programme; ///< with its turns fixed
     double pullK = 0;                 ///< as printed
-    double bandHighK = 0;             ///< top of the doneness band of the peak
+    /// Top of the doneness band of the peak; none where the pull does not decide the peak.
+    std::optional<double> bandHighK;
     FoodSpread spread;
     cook::Tables tables;
     std::uint64_t seed = 1;

@@ -4,6 +4,7 @@
 #include "translate/wording.h"
 
 #include "translate/school_effects.h"
+#include "translate/stage_words.h"
 
 #include "food/browning.h"
 #include "food/safety.h"
@@ -13,6 +14,7 @@
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
+#include <fmt/ranges.h>
 
 namespace dynamet::translate {
 namespace {
@@ -36,23 +38,36 @@ std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen) {
 }
 
 std::string pullAlone(const Row& row, Units units) {
-    return "pull at " + degrees(row.instruction.pullK, units);
+    const std::string at = " at " + degrees(row.instruction.pullK, units);
+    if (!row.watched)
+        return "by the clock, core" + at;
+    return *row.watched < row.outcome.stages.size()
+               ? fmt::format("leave stage {}{}", *row.watched + 1, at)
+               : "pull" + at;
 }
 
+namespace {
+
+/// ", turn at 12 min" where it is turned once in a cook of a single stage.
+std::string turnWords(const Row& row, const char* before) {
+    if (row.instruction.turning != cook::Turning::once || !std::isfinite(row.outcome.turnS) ||
+        !row.outcome.stages.empty())
+        return "";
+    return before + printDuration(roundedDownTime(row.outcome.turnS));
+}
+
+} // namespace
+
 std::string timeWords(const Row& row) {
+    if (!row.watched)
+        return "by the clock: " + printDuration(roundedDownTime(row.outcome.pullS)) + " in all";
     if (!row.window)
         return "window being computed";
-    std::string out = windowWords(*row.window);
-    if (row.instruction.turning == cook::Turning::once && std::isfinite(row.outcome.turnS))
-        out += "; turn at " + printDuration(roundedDownTime(row.outcome.turnS));
-    return out;
+    return windowWords(*row.window) + turnWords(row, "; turn at ");
 }
 
 std::string pullWords(const Row& row, Units units) {
-    std::string out = pullAlone(row, units);
-    if (row.instruction.turning == cook::Turning::once && std::isfinite(row.outcome.turnS))
-        out += ", turn at " + printDuration(roundedDownTime(row.outcome.turnS));
-    return out;
+    return pullAlone(row, units) + turnWords(row, ", turn at ");
 }
 
 std::string windowWords(const Window& window) {
@@ -79,8 +94,14 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
         out.push_back("Not reached: " + row.reason);
         return out;
     }
-    out.push_back("Take it out when the probe reads " + degrees(row.instruction.pullK, units) +
-                  ". It rises to " + degrees(row.outcome.peakK, units) + " while it rests.");
+    for (const std::string& line : rowStageLines(row, prepared, units))
+        out.push_back(line);
+    if (!row.watched || *row.watched < row.outcome.stages.size())
+        out.push_back("The last stage goes by the clock; the core comes to " +
+                      degrees(row.outcome.peakK, units) + ".");
+    else
+        out.push_back("Take it out when the probe reads " + degrees(row.instruction.pullK, units) +
+                      ". It rises to " + degrees(row.outcome.peakK, units) + " while it rests.");
     if (row.window) {
         out.push_back("Time from food in: " + windowWords(*row.window) + ".");
         if (row.window->overshootS)
@@ -133,17 +154,8 @@ std::string safetyLine(const Prepared& prepared, Units units) {
     return verdict.below ? "! " + verdict.text : verdict.text;
 }
 
-std::string referenceWords(const Request& request) {
-    const auto* a = findAppliance(request.kitchen, request.reference.applianceId);
-    if (!a)
-        return "";
-    std::string out = a->name;
-    if (a->zones.size() > 1)
-        out += ", " + request.reference.zone;
-    out += ", " + settingLabel(a->controls, request.reference.setting);
-    if (const auto* vessel = findVessel(request.kitchen, request.reference.vesselId))
-        out += ", " + vessel->name;
-    return out;
+std::string referenceWords(const Request& request, Units units) {
+    return fmt::format("{}", fmt::join(writtenStageLines(request, units), "\n"));
 }
 
 std::string pieceWords(const Request& request, Units units) {

@@ -32,8 +32,8 @@ std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& pr
                                                               Units units);
 /// The safety line of the reference with its sign ("! …" when below a minimum).
 std::string safetyLine(const Prepared& prepared, Units units);
-/// "Deck oven, middle, 225 °C" and the piece in a line.
-std::string referenceWords(const Request& request);
+/// "Deck oven, middle, 225 °C", with several stages one a line, and the piece in a line.
+std::string referenceWords(const Request& request, Units units);
 std::string pieceWords(const Request& request, Units units);
 /// When the goal is read, and the schools of the book in a line.
 std::string readWords(const Prepared& prepared);

@@ -61,12 +61,59 @@ TEST(Stages, AReverseSearIsEvenerThanAHotOvenAndBrownerThanASlowOne) {
     reverse.before.push_back({oven(110), {}, Turning::never, std::nullopt, 0, C(45), false, 120});
     const auto seared = cooked(piece(40), reverse, {C(56)});
     const auto slow = cooked(piece(40), straight(oven(110)), {C(56)});
-    const auto hot = cooked(piece(40), straight(oven(230)), {C(56)});
+    Programme panAlone = straight(pan(250));
+    panAlone.turning = Turning::once;
+    const auto hot = cooked(piece(40), panAlone, {C(56)});
     ASSERT_EQ(seared.stages.size(), 1u);
     EXPECT_NEAR(seared.stages[0].leaveK, C(45), 0.5);
     EXPECT_NEAR(seared.peakK, C(56), 0.1);
-    EXPECT_LT(seared.rimShare, hot.rimShare);
+    EXPECT_LT(seared.rimShare, 0.8 * hot.rimShare);
+    EXPECT_NEAR(seared.turnS - seared.lastStartS, (seared.pullS - seared.lastStartS) / 2, 3);
     EXPECT_GT(seared.paler(), 1.5 * slow.paler());
+}
+
+// A stage that a core ends turns at half of its own time, too, and the same turns are kept when the
+// programme is cooked again by the clock.
+TEST(Stages, TurnAtHalfOfTheirOwnTimeAndStayThere) {
+    Programme p = straight(oven(120));
+    p.before.push_back({pan(180), {}, Turning::once, std::nullopt, 0, C(30), false, 0});
+    const auto o = cooked(piece(30), p, {C(56)});
+    ASSERT_EQ(o.stages.size(), 1u);
+    EXPECT_NEAR(o.stages[0].turnS, o.stages[0].endS / 2, 0.03 * o.stages[0].endS);
+    const auto again = cookLastFor(piece(30), withFixedTurn(p, o), o.pullS - o.lastStartS, kFull,
+                                   tables(piece(30)));
+    ASSERT_TRUE(again.has_value());
+    EXPECT_NEAR(again->peakK, o.peakK, 0.05);
+    EXPECT_NEAR(again->stages[0].turnS, o.stages[0].turnS, 0.01);
+}
+
+TEST(Stages, SayWhichOneNeverComesToWhereItIsLeft) {
+    Programme p = straight(pan(220));
+    p.before.push_back({oven(45), {}, Turning::never, std::nullopt, 0, C(50), false, 0});
+    const auto o = cookTo(piece(30), p, {C(56)}, kQuick, tables(piece(30)));
+    ASSERT_FALSE(o.has_value());
+    EXPECT_NE(o.error().message.find("stage 1"), std::string::npos) << o.error().message;
+    EXPECT_NE(o.error().message.find("50 °C"), std::string::npos) << o.error().message;
+}
+
+// Sous vide, then a sear: the core was hottest in the bath and the peak says so; a sear that is
+// asked to end at a core which the bath has passed is refused, not answered with no sear.
+TEST(Stages, ThePeakIsThatOfTheWholeCook) {
+    kitchen::HeatField bath;
+    put(bath, {{Face::all, Term::liquid}, C(58)});
+    put(bath, {{Face::all, Term::hLiquid}, 300});
+    Programme p = straight(pan(230));
+    p.turning = Turning::once;
+    p.before.push_back({bath, {}, Turning::never, std::nullopt, 0, C(57), false, 900});
+    const auto o = cookLastFor(piece(40), p, 60, kFull, tables(piece(40)));
+    ASSERT_TRUE(o.has_value());
+    EXPECT_GT(o->peakK, C(56.9));
+    EXPECT_LT(o->pullK, o->peakK - 1) << "it cooled while it waited";
+    EXPECT_LT(o->peakS, o->lastStartS);
+    EXPECT_NEAR(o->pullS - o->lastStartS, 60, 1e-6);
+    const auto past = cookTo(piece(40), p, {C(52)}, kQuick, tables(piece(40)));
+    ASSERT_FALSE(past.has_value());
+    EXPECT_NE(past.error().message.find("however soon"), std::string::npos);
 }
 
 TEST(Stages, WaitingUnderFoilKeepsTheCoreRising) {

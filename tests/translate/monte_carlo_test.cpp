@@ -49,9 +49,9 @@ cook::Programme programmeOf(const Case& c) {
 
 /// Times of plain draws; infinite where the pull is not reached.
 std::vector<double> plainDraws(const WindowInput& in) {
-    const auto inputs = inputsOf(in.programme->field, in.spread, *in.piece);
+    const auto inputs = inputsOf(*in.programme, in.spread, *in.piece);
     const std::size_t n = inputs.size();
-    const auto factor = choleskyOf(correlationsOf(inputs, in.programme->field), n);
+    const auto factor = choleskyOf(correlationsOf(inputs, *in.programme), n);
     std::mt19937_64 random(20261125);
     std::normal_distribution<double> normal;
     const double full =

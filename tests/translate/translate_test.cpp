@@ -134,8 +134,8 @@ TEST(Translate, SensitivitiesAndSamplingAgree) {
     const auto fast = windowOf(input, solves);
     ASSERT_FALSE(fast->sampled) << fast->lnSd;
     // The same by plain sampling, drawn here.
-    const auto inputs = inputsOf(programme->field, narrow, request.piece);
-    const auto factor = choleskyOf(correlationsOf(inputs, programme->field), inputs.size());
+    const auto inputs = inputsOf(*programme, narrow, request.piece);
+    const auto factor = choleskyOf(correlationsOf(inputs, *programme), inputs.size());
     std::vector<double> logs;
     std::uint64_t state = 12345;
     const auto normal =

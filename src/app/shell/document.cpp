@@ -140,10 +140,19 @@ Result<bool> Document::swap(const QString& words, const Value& from, const Value
     return done;
 }
 
+Result<bool> Document::addRecipe(const book::RecipeRecord& recipe) {
+    const auto done = book::addRecipe(*book_, recipe, now());
+    if (!done)
+        return done;
+    pushAdded(tr("adding of %1").arg(text(recipe.name)), book::withdrawRecipe, recipe.id);
+    reload();
+    return done;
+}
+
 Result<bool> Document::changeRecipe(const book::RecipeRecord& to) {
     for (const book::RecipeRecord& from : recipes_)
         if (from.id == to.id)
-            return swap(tr("change of a piece"), from, to, book::changeRecipe);
+            return swap(tr("change of %1").arg(text(to.name)), from, to, book::changeRecipe);
     return fail(Errc::notFound, "the recipe is no longer in the book");
 }
 

@@ -45,7 +45,8 @@ class Document : public QObject {
     Result<bool> calibrate(const std::string& instrumentId, const rating::Reduction& check);
     Result<bool> addInstrument(const kitchen::Instrument& instrument);
     Result<bool> addAppliance(const kitchen::Appliance& appliance);
-    /// Piece and goal of a recipe; schools and scales of the book.
+    /// A recipe, new or changed; schools and scales of the book.
+    Result<bool> addRecipe(const book::RecipeRecord& recipe);
     Result<bool> changeRecipe(const book::RecipeRecord& to);
     Result<bool> choose(const book::Choices& to);
     Result<bool> keepTranslation(const std::string& recipeId, const std::string& snapshot,

@@ -20,6 +20,7 @@ class MainWindow : public QMainWindow {
     Q_OBJECT
   public:
     MainWindow(Document& document, const QString& demoBook);
+    Document& document() { return document_; }
     enum Workspace { rate = 0, translate = 1 };
     void go(int workspace);
     RatePage& ratePage() { return *rate_; }

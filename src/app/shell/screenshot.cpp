@@ -3,6 +3,8 @@
 
 #include "app/shell/screenshot.h"
 
+#include "app/translate/recipe_dialog.h"
+
 #include <QApplication>
 #include <QElapsedTimer>
 #include <QPixmap>
@@ -52,15 +54,30 @@ bool showRatePage(MainWindow& window, const QString& view) {
     return false;
 }
 
+constexpr const char* kStaged = "venison-fennel"; // the demo's recipe of two stages
+
+/// The dialog of the recipe that is in hand.
+bool pictureRecipe(MainWindow& window, const QString& file) {
+    settle(window);
+    const book::RecipeRecord* recipe = window.translatePage().written().recipe();
+    if (!recipe)
+        return false;
+    RecipeDialog dialog(window.document(), *recipe, &window);
+    dialog.show();
+    settle(window);
+    return dialog.grab().save(file, "PNG");
+}
+
 } // namespace
 
 QStringList viewNames() {
-    return {QStringLiteral("first-start"),  QStringLiteral("rate"),
-            QStringLiteral("rate-grill"),   QStringLiteral("griddle-map"),
-            QStringLiteral("wood-oven"),    QStringLiteral("find"),
-            QStringLiteral("drift"),        QStringLiteral("heat-plane"),
-            QStringLiteral("thermometers"), QStringLiteral("translate"),
-            QStringLiteral("translate-row")};
+    return {QStringLiteral("first-start"),   QStringLiteral("rate"),
+            QStringLiteral("rate-grill"),    QStringLiteral("griddle-map"),
+            QStringLiteral("wood-oven"),     QStringLiteral("find"),
+            QStringLiteral("drift"),         QStringLiteral("heat-plane"),
+            QStringLiteral("thermometers"),  QStringLiteral("translate"),
+            QStringLiteral("translate-row"), QStringLiteral("translate-stages"),
+            QStringLiteral("recipe")};
 }
 
 bool writePicture(MainWindow& window, const QString& view, const QString& file) {
@@ -79,7 +96,16 @@ bool writePicture(MainWindow& window, const QString& view, const QString& file) 
         window.lineUp().select("deck");
         window.go(MainWindow::translate);
         settle(window);
-        if (view == QLatin1String("translate-row"))
+        WrittenPane& written = window.translatePage().written();
+        if (view == QLatin1String("recipe") || view == QLatin1String("translate-stages"))
+            written.chooseRecipe(kStaged);
+        if (view == QLatin1String("recipe"))
+            return pictureRecipe(window, file);
+        if (view == QLatin1String("translate-stages")) {
+            written.move(1);
+            settle(window);
+            window.translatePage().chooseTarget("egg");
+        } else if (view == QLatin1String("translate-row"))
             window.translatePage().chooseTarget("gale");
         else
             window.translatePage().reach().closeRow();

@@ -6,8 +6,11 @@
 #include "app/look/palette.h"
 #include "app/translate/choices_dialog.h"
 #include "app/translate/piece_dialog.h"
+#include "app/translate/recipe_dialog.h"
+#include "book/recipe_request.h"
 #include "quantity/parse_measures.h"
 #include "recipe/heat_words.h"
+#include "translate/stage_words.h"
 
 #include <QPushButton>
 #include <QVBoxLayout>
@@ -38,7 +41,8 @@ QString marked(const std::string& recipe) {
 
 WrittenPane::WrittenPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), chooser_(new QComboBox), text_(new QLabel),
-      facts_(new QLabel), piece_(new QLabel) {
+      facts_(new QLabel), movesWords_(new QLabel(tr("What moves to another appliance"))),
+      moves_(new QComboBox), piece_(new QLabel) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     thickness_ = new StepperSlider(
@@ -74,14 +78,27 @@ WrittenPane::WrittenPane(Document& document, QWidget* parent)
     box->addWidget(facts_);
     box->addWidget(text_);
     box->addWidget(piece_);
+    movesWords_->setObjectName(QStringLiteral("overline"));
+    moves_->setAccessibleName(movesWords_->text());
+    moves_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    moves_->setMinimumContentsLength(12);
+    box->addWidget(movesWords_);
+    box->addWidget(moves_);
+    connect(moves_, &QComboBox::currentIndexChanged, this, &WrittenPane::changed);
+    auto* recipe = new QPushButton(tr("Recipe and stages…"));
+    auto* fresh = new QPushButton(tr("New recipe…"));
+    recipe->setAccessibleName(tr("Recipe and stages"));
+    fresh->setAccessibleName(tr("New recipe"));
+    connect(recipe, &QPushButton::clicked, this, &WrittenPane::editRecipe);
+    connect(fresh, &QPushButton::clicked, this, &WrittenPane::newRecipe);
     auto* piece = new QPushButton(tr("Piece and doneness…"));
     auto* book = new QPushButton(tr("How this book cooks…"));
     piece->setAccessibleName(tr("Piece and doneness"));
     book->setAccessibleName(tr("How this book cooks"));
     connect(piece, &QPushButton::clicked, this, &WrittenPane::editPiece);
     connect(book, &QPushButton::clicked, this, &WrittenPane::editChoices);
-    box->addWidget(piece);
-    box->addWidget(book);
+    for (QPushButton* button : {recipe, piece, book, fresh})
+        box->addWidget(button);
     auto* what = new QLabel(tr("What if it were…"));
     what->setObjectName(QStringLiteral("overline"));
     box->addWidget(what);
@@ -107,26 +124,32 @@ WrittenPane::WrittenPane(Document& document, QWidget* parent)
 }
 
 void WrittenPane::fillRecipes() {
-    QStringList names;
+    const QSignalBlocker quiet(chooser_);
+    const std::string kept = shown_.id;
+    chooser_->clear();
     for (const book::RecipeRecord& recipe : document_.recipes())
-        names << text(recipe.name);
-    QStringList shown;
-    for (int i = 0; i < chooser_->count(); ++i)
-        shown << chooser_->itemText(i);
-    if (names == shown) { // a newer rating, another piece or school: the rows are old
-        const book::RecipeRecord* r = recipe();
-        if (r && !(r->piece == shownPiece_)) {
-            showRecipe();
-            return;
-        }
+        chooser_->addItem(text(recipe.name));
+    chooseRecipe(kept);
+    const book::RecipeRecord* r = recipe();
+    if (r && *r == shown_) { // a newer rating or another school: the rows are old
         showFacts();
         emit changed();
         return;
     }
-    const QSignalBlocker quiet(chooser_);
-    chooser_->clear();
-    chooser_->addItems(names);
     showRecipe();
+}
+
+/// What can move, kept where the recipe is the same.
+void WrittenPane::fillMoves() {
+    const QSignalBlocker quiet(moves_);
+    const int at = moves_->currentIndex();
+    moves_->clear();
+    if (const auto r = request())
+        for (const std::string& words : movableWords(*r))
+            moves_->addItem(text(words));
+    moves_->setCurrentIndex(std::clamp(at, 0, std::max(0, moves_->count() - 1)));
+    moves_->setVisible(moves_->count() > 1);
+    movesWords_->setVisible(moves_->count() > 1);
 }
 
 const book::RecipeRecord* WrittenPane::recipe() const {
@@ -147,15 +170,22 @@ void WrittenPane::showRecipe() {
     thickness_->setEnabled(r);
     start_->setEnabled(r);
     if (!r) {
-        text_->setText(tr("No recipe in this book yet."));
+        text_->setText(tr("No recipe in this book yet: begin with New recipe."));
         facts_->clear();
         piece_->clear();
+        shown_ = {};
+        fillMoves();
         return;
     }
-    shownPiece_ = r->piece;
+    const book::RecipeRecord before = std::exchange(shown_, *r);
     text_->setText(marked(r->text));
-    thickness_->setValue(r->piece.thicknessM);
-    start_->setValue(r->piece.startK);
+    if (before.id != r->id || !(before.piece == r->piece)) {
+        thickness_->setValue(r->piece.thicknessM);
+        start_->setValue(r->piece.startK);
+    }
+    if (before.id != r->id)
+        moves_->setCurrentIndex(0);
+    fillMoves();
     showFacts();
     emit changed();
 }
@@ -164,17 +194,39 @@ std::optional<translate::Request> WrittenPane::request() const {
     const book::RecipeRecord* r = recipe();
     if (!r)
         return std::nullopt;
-    translate::Request out;
-    out.kitchen = document_.kitchen();
-    out.recipeText = r->text;
-    out.piece = r->piece;
+    auto out = requestOf(*r, document_.kitchen(), document_.choices());
     out.piece.thicknessM = thickness_->value();
     out.piece.startK = start_->value();
-    out.reference = r->reference;
-    out.goal = r->goal;
-    out.schools = document_.choices().schools;
+    if (moves_->currentIndex() > 0)
+        out.moved = static_cast<std::size_t>(moves_->currentIndex() - 1);
     out.fahrenheit = document_.units().fahrenheit;
     return out;
+}
+
+void WrittenPane::editRecipe() {
+    const book::RecipeRecord* r = recipe();
+    if (!r)
+        return newRecipe();
+    RecipeDialog dialog(document_, *r, this);
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    if (const auto done = document_.changeRecipe(dialog.recipe()); !done)
+        document_.say(tr("%1; nothing was changed.").arg(text(done.error().message)));
+}
+
+void WrittenPane::newRecipe() {
+    if (!document_.isOpen())
+        return;
+    RecipeDialog dialog(document_, beginRecipe(document_.kitchen(), document_.choices()), this);
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    const std::string id = dialog.recipe().id;
+    if (const auto done = document_.addRecipe(dialog.recipe()); !done) {
+        document_.say(tr("%1; nothing was added.").arg(text(done.error().message)));
+        return;
+    }
+    chooseRecipe(id);
+    editPiece();
 }
 
 void WrittenPane::editPiece() {
@@ -203,7 +255,7 @@ void WrittenPane::showFacts() {
     const auto r = request();
     if (!r)
         return;
-    facts_->setText(text(referenceWords(*r)));
+    facts_->setText(text(referenceWords(*r, document_.units().wording())));
     piece_->setText(text(pieceWords(*r, document_.units().wording())));
 }
 

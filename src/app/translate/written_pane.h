@@ -20,6 +20,8 @@ class WrittenPane : public QWidget {
     explicit WrittenPane(Document& document, QWidget* parent = nullptr);
     const book::RecipeRecord* recipe() const;
     void chooseRecipe(const std::string& id);
+    /// What goes to other appliances: 0 the whole cook, else a stage counted from 1.
+    void move(int what) { moves_->setCurrentIndex(what); }
     /// The request with what the sliders say.
     std::optional<translate::Request> request() const;
 
@@ -31,13 +33,18 @@ class WrittenPane : public QWidget {
     void fillRecipes();
     void showRecipe();
     void showFacts();
+    void fillMoves();
+    void editRecipe();
+    void newRecipe();
     void editPiece();
     void editChoices();
-    cook::FoodPiece shownPiece_; ///< as the recipe has it; the sliders may say otherwise
+    book::RecipeRecord shown_; ///< as the book has it; the sliders may say otherwise
     Document& document_;
     QComboBox* chooser_;
     QLabel* text_;
     QLabel* facts_;
+    QLabel* movesWords_;
+    QComboBox* moves_; ///< what goes to other appliances: the whole cook or one stage
     QLabel* piece_;
     StepperSlider* thickness_;
     StepperSlider* start_;

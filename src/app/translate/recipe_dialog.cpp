@@ -1,0 +1,175 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/translate/recipe_dialog.h"
+
+#include "book/recipe_request.h"
+#include "quantity/parse_duration.h"
+
+#include <QFormLayout>
+#include <QLabel>
+#include <QScrollArea>
+#include <QTimer>
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+
+RecipeDialog::RecipeDialog(Document& document, const book::RecipeRecord& recipe, QWidget* parent)
+    : QDialog(parent), document_(document), recipe_(recipe), name_(new QLineEdit),
+      author_(new QLineEdit), rest_(new QLineEdit), text_(new QPlainTextEdit), on_(new QComboBox),
+      stages_(new QWidget), stagesBox_(new QVBoxLayout(stages_)), foot_(new DialogFoot(this)) {
+    setWindowTitle(tr("The recipe"));
+    setProperty("guide", QStringLiteral("translate"));
+    resize(980, 700);
+    auto* box = new QVBoxLayout(this);
+    box->addLayout(buildHead());
+    auto* overline = new QLabel(tr("STAGES, IN THE ORDER THEY ARE COOKED"));
+    overline->setObjectName(QStringLiteral("overline"));
+    box->addWidget(overline);
+    stagesBox_->setContentsMargins(0, 0, 0, 0);
+    stagesBox_->setSpacing(0);
+    auto* scroll = new QScrollArea;
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setWidget(stages_);
+    stages_->setAutoFillBackground(false);
+    scroll->viewport()->setAutoFillBackground(false);
+    box->addWidget(scroll, 1);
+    auto* add = new QPushButton(tr("Add a stage before the last"));
+    add->setAccessibleName(tr("Add a stage before the last"));
+    connect(add, &QPushButton::clicked, this, &RecipeDialog::addStage);
+    box->addWidget(add, 0, Qt::AlignLeft);
+    box->addLayout(buildRest());
+    box->addWidget(foot_);
+    connect(foot_, &DialogFoot::saveWanted, this, &RecipeDialog::take);
+    book::StageRecord last;
+    last.stage.place = recipe.reference;
+    last.stage.endsAfterS = recipe.lastForS;
+    showStages(recipe.before, last);
+}
+
+QLayout* RecipeDialog::buildHead() {
+    auto* form = new QFormLayout;
+    name_->setText(text(recipe_.name));
+    author_->setText(text(recipe_.author));
+    text_->setPlainText(text(recipe_.text));
+    text_->setMaximumHeight(96);
+    text_->setTabChangesFocus(true);
+    const auto row = [&](const QString& words, QWidget* field) {
+        field->setAccessibleName(words);
+        form->addRow(words, field);
+    };
+    row(tr("Name"), name_);
+    row(tr("By"), author_);
+    row(tr("Words"), text_);
+    return form;
+}
+
+QLayout* RecipeDialog::buildRest() {
+    auto* line = new QHBoxLayout;
+    rest_->setText(text(printDuration(recipe_.rest.shortestS)));
+    rest_->setFixedWidth(84);
+    rest_->setAccessibleName(tr("Rest at least"));
+    on_->addItems({tr("on a rack"), tr("on a board")});
+    on_->setCurrentIndex(recipe_.rest.onBoard ? 1 : 0);
+    on_->setAccessibleName(tr("Rest on"));
+    line->addWidget(new QLabel(tr("Then it rests at least")));
+    line->addWidget(rest_);
+    line->addWidget(on_);
+    auto* cover = new QLabel(tr("open or under foil: as this book cooks"));
+    cover->setObjectName(QStringLiteral("quiet"));
+    line->addWidget(cover);
+    line->addStretch();
+    return line;
+}
+
+void RecipeDialog::showStages(const std::vector<book::StageRecord>& before,
+                              const book::StageRecord& last) {
+    for (StageEdit* edit : edits_)
+        edit->deleteLater();
+    while (QLayoutItem* item = stagesBox_->takeAt(0))
+        delete item;
+    edits_.clear();
+    for (std::size_t i = 0; i <= before.size(); ++i) {
+        const bool isLast = i == before.size();
+        auto* edit = new StageEdit(document_, static_cast<int>(i) + 1, isLast,
+                                   isLast ? last : before[i], stages_);
+        // The field that asked is rebuilt: not before its own click is over.
+        connect(edit, &StageEdit::removeWanted, this,
+                [this, i] { QTimer::singleShot(0, this, [this, i] { removeStage(i); }); });
+        connect(edit, &StageEdit::earlierWanted, this,
+                [this, i] { QTimer::singleShot(0, this, [this, i] { moveEarlier(i); }); });
+        stagesBox_->addWidget(edit);
+        edits_.push_back(edit);
+    }
+    stagesBox_->addStretch();
+}
+
+std::optional<std::vector<book::StageRecord>> RecipeDialog::typedStages() {
+    std::vector<book::StageRecord> out;
+    for (const StageEdit* edit : edits_) {
+        auto stage = edit->stage();
+        if (!stage) {
+            foot_->showProblem(stage.error());
+            return std::nullopt;
+        }
+        out.push_back(std::move(*stage));
+    }
+    foot_->clearProblem();
+    return out;
+}
+
+void RecipeDialog::addStage() {
+    auto all = typedStages();
+    if (!all)
+        return;
+    const book::StageRecord last = all->back();
+    all->back().stage.endsAfterS = 0;
+    showStages(*all, last);
+}
+
+void RecipeDialog::removeStage(std::size_t at) {
+    auto all = typedStages();
+    if (!all || at >= all->size())
+        return;
+    all->erase(all->begin() + static_cast<std::ptrdiff_t>(at));
+    const book::StageRecord last = all->back();
+    all->pop_back();
+    showStages(*all, last);
+}
+
+void RecipeDialog::moveEarlier(std::size_t at) {
+    auto all = typedStages();
+    if (!all || at == 0 || at >= all->size())
+        return;
+    std::swap((*all)[at], (*all)[at - 1]);
+    const book::StageRecord last = all->back();
+    all->pop_back();
+    showStages(*all, last);
+}
+
+void RecipeDialog::take() {
+    auto all = typedStages();
+    if (!all)
+        return;
+    const auto rest = parseDuration(plain(rest_->text()));
+    if (!rest)
+        return foot_->showProblem(rest.error().in(plain(rest_->accessibleName())));
+    book::RecipeRecord changed = recipe_;
+    changed.name = plain(name_->text().trimmed());
+    changed.author = plain(author_->text().trimmed());
+    changed.text = plain(text_->toPlainText());
+    changed.reference = all->back().stage.place;
+    changed.settingText = all->back().settingText;
+    changed.lastForS = all->back().stage.endsAfterS;
+    all->pop_back();
+    changed.before = std::move(*all);
+    changed.rest.shortestS = rest->highS;
+    changed.rest.onBoard = on_->currentIndex() == 1;
+    if (const auto whole = checkStages(changed, document_.kitchen()); !whole)
+        return foot_->showProblem(whole.error());
+    recipe_ = changed;
+    accept();
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,44 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "app/translate/stage_edit.h"
+#include "app/widgets/dialog_foot.h"
+
+#include <QDialog>
+#include <QPlainTextEdit>
+
+class QVBoxLayout;
+
+namespace dynamet::app {
+
+/// A recipe: its name, whose it is, its text, the stages it is cooked in, and its rest.
+class RecipeDialog : public QDialog {
+    Q_OBJECT
+  public:
+    RecipeDialog(Document& document, const book::RecipeRecord& recipe, QWidget* parent = nullptr);
+    const book::RecipeRecord& recipe() const { return recipe_; }
+
+  private:
+    QLayout* buildHead();
+    QLayout* buildRest();
+    void showStages(const std::vector<book::StageRecord>& before, const book::StageRecord& last);
+    /// What stands in the fields; empty, with the reason shown, when a field cannot be read.
+    std::optional<std::vector<book::StageRecord>> typedStages();
+    void addStage();
+    void removeStage(std::size_t at);
+    void moveEarlier(std::size_t at);
+    void take();
+    Document& document_;
+    book::RecipeRecord recipe_;
+    QLineEdit *name_, *author_, *rest_;
+    QPlainTextEdit* text_;
+    QComboBox* on_;
+    QWidget* stages_;
+    QVBoxLayout* stagesBox_;
+    std::vector<StageEdit*> edits_;
+    DialogFoot* foot_;
+};
+
+} // namespace dynamet::app

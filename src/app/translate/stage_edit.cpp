@@ -1,0 +1,184 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/translate/stage_edit.h"
+
+#include "quantity/parse_duration.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+
+StageEdit::StageEdit(Document& document, int number, bool last, const book::StageRecord& stage,
+                     QWidget* parent)
+    : QWidget(parent), document_(document), number_(number), last_(last), appliance_(new QComboBox),
+      zone_(new QComboBox), vessel_(new QComboBox),
+      setting_(new SettingEdit(named(tr("setting")))) {
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(0, 6, 0, 10);
+    box->setSpacing(6);
+    box->addWidget(buildPlace(stage));
+    box->addWidget(buildEnd(stage));
+}
+
+QString StageEdit::named(const QString& what) const {
+    return tr("Stage %1, %2").arg(number_).arg(what);
+}
+
+const kitchen::Appliance* StageEdit::appliance() const {
+    return findAppliance(document_.kitchen(), plain(appliance_->currentData().toString()));
+}
+
+QWidget* StageEdit::buildPlace(const book::StageRecord& stage) {
+    auto* out = new QWidget;
+    auto* line = new QHBoxLayout(out);
+    line->setContentsMargins(0, 0, 0, 0);
+    line->setSpacing(8);
+    auto* number = new QLabel(QString::number(number_));
+    number->setObjectName(QStringLiteral("sentence"));
+    number->setFixedWidth(20);
+    appliance_->setAccessibleName(named(tr("appliance")));
+    zone_->setAccessibleName(named(tr("zone")));
+    vessel_->setAccessibleName(named(tr("vessel")));
+    for (const kitchen::Appliance& a : document_.kitchen().appliances)
+        appliance_->addItem(text(a.name), text(a.id));
+    for (const kitchen::Vessel& v : document_.kitchen().vessels)
+        vessel_->addItem(text(v.name), text(v.id));
+    const translate::Reference& place = stage.stage.place;
+    appliance_->setCurrentIndex(std::max(0, appliance_->findData(text(place.applianceId))));
+    fillZones();
+    zone_->setCurrentIndex(std::max(0, zone_->findText(text(place.zone))));
+    if (!place.vesselId.empty())
+        vessel_->setCurrentIndex(std::max(0, vessel_->findData(text(place.vesselId))));
+    if (const auto* here = appliance())
+        setting_->show(*here, place.setting);
+    connect(appliance_, &QComboBox::currentIndexChanged, this, [this] {
+        fillZones();
+        if (const auto* here = appliance())
+            setting_->show(*here, {});
+    });
+    line->addWidget(number);
+    line->addWidget(appliance_);
+    line->addWidget(zone_);
+    line->addWidget(vessel_);
+    line->addWidget(setting_, 1);
+    return out;
+}
+
+/// The zones of the appliance, and the vessel where it takes one.
+void StageEdit::fillZones() {
+    const auto* here = appliance();
+    zone_->clear();
+    if (!here)
+        return;
+    for (const kitchen::Zone& zone : here->zones)
+        zone_->addItem(text(zone.name));
+    zone_->setVisible(here->zones.size() > 1);
+    vessel_->setVisible(isHob(here->kind));
+    vessel_->setCurrentIndex(std::max(0, vessel_->findData(text(here->standardVesselId))));
+}
+
+QLineEdit* StageEdit::field(const QString& name, const QString& shown, const QString& none,
+                            int width) {
+    auto* out = new QLineEdit(shown);
+    out->setAccessibleName(named(name));
+    out->setPlaceholderText(none);
+    out->setFixedWidth(width);
+    return out;
+}
+
+QWidget* StageEdit::buildEnd(const book::StageRecord& record) {
+    constexpr int kShort = 84, kLong = 168;
+    const translate::WrittenStage& stage = record.stage;
+    const auto timeText = [](double s) { return s > 0 ? text(printDuration(s)) : QString(); };
+    auto* out = new QWidget;
+    auto* line = new QHBoxLayout(out);
+    line->setContentsMargins(28, 0, 0, 0);
+    line->setSpacing(8);
+    time_ = field(tr("time"), timeText(stage.endsAfterS),
+                  last_ ? tr("until the goal is met") : tr("no time"), last_ ? kLong : kShort);
+    if (last_) {
+        line->addWidget(new QLabel(tr("for")));
+        line->addWidget(time_);
+        line->addStretch();
+        return out;
+    }
+    const auto unit = document_.units().temperature();
+    core_ = field(tr("core"),
+                  stage.endsAtCoreK
+                      ? text(printTemperature(Temperature::kelvin(*stage.endsAtCoreK), unit))
+                      : QString(),
+                  tr("no core"), kShort);
+    wait_ = field(tr("wait"), timeText(stage.waitS), tr("no wait"), kShort);
+    edges_ = new QCheckBox(tr("edges down"));
+    edges_->setAccessibleName(named(tr("edges down")));
+    edges_->setChecked(stage.edgesDown);
+    foil_ = new QCheckBox(tr("under foil"));
+    foil_->setAccessibleName(named(tr("under foil")));
+    foil_->setChecked(stage.waitTented);
+    auto* earlier = new QPushButton(tr("Earlier"));
+    earlier->setAccessibleName(named(tr("earlier")));
+    earlier->setEnabled(number_ > 1);
+    auto* remove = new QPushButton(tr("Remove"));
+    remove->setAccessibleName(named(tr("remove")));
+    connect(earlier, &QPushButton::clicked, this, &StageEdit::earlierWanted);
+    connect(remove, &QPushButton::clicked, this, &StageEdit::removeWanted);
+    line->addWidget(new QLabel(tr("until the core reads")));
+    line->addWidget(core_);
+    line->addWidget(new QLabel(tr("or for")));
+    line->addWidget(time_);
+    line->addWidget(edges_);
+    line->addSpacing(8);
+    line->addWidget(new QLabel(tr("then wait")));
+    line->addWidget(wait_);
+    line->addWidget(foil_);
+    line->addStretch();
+    line->addWidget(earlier);
+    line->addWidget(remove);
+    return out;
+}
+
+/// 0 for an empty field.
+Result<double> StageEdit::seconds(const QLineEdit* field) const {
+    const QString typed = field->text().trimmed();
+    if (typed.isEmpty())
+        return 0.0;
+    const auto time = parseDuration(plain(typed));
+    if (!time)
+        return tl::unexpected(time.error().in(plain(field->accessibleName())));
+    return time->highS;
+}
+
+Result<book::StageRecord> StageEdit::stage() const {
+    book::StageRecord out;
+    const auto* here = appliance();
+    if (!here)
+        return fail(Errc::invalidArgument, "the kitchen has no appliance yet: add one first");
+    translate::WrittenStage& stage = out.stage;
+    stage.place = {here->id, setting_->setting(), plain(zone_->currentText()),
+                   isHob(here->kind) ? plain(vessel_->currentData().toString()) : ""};
+    out.settingText = settingText(here->controls, stage.place.setting);
+    const auto time = seconds(time_);
+    if (!time)
+        return tl::unexpected(time.error());
+    stage.endsAfterS = *time;
+    if (last_)
+        return out;
+    const auto wait = seconds(wait_);
+    if (!wait)
+        return tl::unexpected(wait.error());
+    stage.waitS = *wait;
+    stage.waitTented = foil_->isChecked();
+    stage.edgesDown = edges_->isChecked();
+    if (const QString typed = core_->text().trimmed(); !typed.isEmpty()) {
+        const auto core = parseTemperature(plain(typed), document_.units().temperature());
+        if (!core)
+            return tl::unexpected(core.error().in(plain(core_->accessibleName())));
+        stage.endsAtCoreK = core->kelvin();
+    }
+    return out;
+}
+
+} // namespace dynamet::app

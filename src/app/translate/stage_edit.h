@@ -1,0 +1,48 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "app/shell/document.h"
+#include "app/widgets/setting_edit.h"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QWidget>
+
+namespace dynamet::app {
+
+/// One stage of a recipe: where, at what setting, when it ends, and the wait after it. The last
+/// stage has no core (the goal ends it, unless a time does), no edges and no wait.
+class StageEdit : public QWidget {
+    Q_OBJECT
+  public:
+    StageEdit(Document& document, int number, bool last, const book::StageRecord& stage,
+              QWidget* parent = nullptr);
+    /// What was typed; an error names the stage and the field.
+    Result<book::StageRecord> stage() const;
+
+  signals:
+    void removeWanted();
+    void earlierWanted();
+
+  private:
+    QWidget* buildPlace(const book::StageRecord& stage);
+    QWidget* buildEnd(const book::StageRecord& stage);
+    QLineEdit* field(const QString& name, const QString& shown, const QString& none, int width);
+    void fillZones();
+    const kitchen::Appliance* appliance() const;
+    QString named(const QString& what) const;
+    Result<double> seconds(const QLineEdit* field) const;
+    Document& document_;
+    int number_;
+    bool last_;
+    QComboBox *appliance_, *zone_, *vessel_;
+    SettingEdit* setting_;
+    QLineEdit *core_ = nullptr, *time_ = nullptr, *wait_ = nullptr;
+    QCheckBox *edges_ = nullptr, *foil_ = nullptr;
+};
+
+} // namespace dynamet::app

@@ -1,0 +1,27 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "translate/wording.h"
+
+namespace dynamet::translate {
+
+/// "Deck oven, middle, 120 °C, steel pan": appliance, zone where it has several, setting, vessel.
+std::string placeWords(const kitchen::Kitchen& kitchen, const Reference& place);
+
+/// "until the core reads 46 °C", "for 3 min", or both; of the last stage "until the goal is met".
+std::string endWords(double afterS, std::optional<double> coreK, Units units);
+
+/// The recipe's stages as they were written, one line each; one line without number for a recipe of
+/// a single stage.
+std::vector<std::string> writtenStageLines(const Request& request, Units units);
+
+/// The stages of a row with the times and cores at which they are left, one line each; none for a
+/// cook that goes straight through.
+std::vector<std::string> rowStageLines(const Row& row, const Prepared& prepared, Units units);
+
+/// What can move to another appliance: the whole cook, or one of the stages.
+std::vector<std::string> movableWords(const Request& request);
+
+} // namespace dynamet::translate
