@@ -24,7 +24,7 @@ Result<bool> checkStage(const translate::WrittenStage& stage, const kitchen::Kit
         return fail(Errc::invalidArgument, "edges can only stand on a plate");
     if (stage.edgesDown && recipe.piece.shape != heat::Shape::block)
         return fail(Errc::invalidArgument,
-                    "edges stand on a plate when the piece is a block (Piece and doneness)");
+                    "edges stand on a plate when the piece is a block (see Piece)");
     return true;
 }
 

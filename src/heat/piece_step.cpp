@@ -9,7 +9,6 @@
 #include <cmath>
 
 namespace dynamet::heat {
-long dbg[10];
 namespace {
 
 constexpr double kGamma = 0.29289321881345254; // 1 − 1/√2
@@ -109,18 +108,6 @@ double PieceSolver::finish(double dt) {
     const double worstWater = finishWater(dt);
     worst = std::max(worst, finishSidePlate(dt));
     const double overshoot = settleWater();
-    {
-        extern long dbg[10];
-        double q[4] = {std::sqrt(squares / totalVolume_), worst / kNodeTolerances,
-                       overshoot / kOvershootTolerances, worstWater / kWaterPerKelvin};
-        int k = 0;
-        for (int i = 1; i < 4; ++i)
-            if (q[i] > q[k])
-                k = i;
-        ++dbg[k];
-        if (q[k] > options_.toleranceK)
-            ++dbg[4 + k];
-    }
     return std::max({std::sqrt(squares / totalVolume_), worst / kNodeTolerances,
                      overshoot / kOvershootTolerances, worstWater / kWaterPerKelvin}) /
            options_.toleranceK;

@@ -165,15 +165,19 @@ std::string pieceWords(const Request& request, Units units) {
 }
 
 std::string readWords(const Prepared& prepared) {
-    return fmt::format("core, {} ({}). This book: {}.", food::words(prepared.request.goal.readAt),
-                       prepared.request.goal.words, schoolWords(prepared.request.schools));
+    return fmt::format("core, {} ({})", food::words(prepared.request.goal.readAt),
+                       prepared.request.goal.words);
+}
+
+std::string bookWords(const Prepared& prepared) {
+    return fmt::format("This book: {}.", schoolWords(prepared.request.schools));
 }
 
 CutWords cutWords(const cook::Outcome& o, Units units) {
     const char *first = food::crustWord(o.browning[0]), *second = food::crustWord(o.browning[1]);
     const std::string crust =
         std::string(first) == second ? first : fmt::format("{} and {}", first, second);
-    return {fmt::format("core {}, {}", degrees(o.peakK, units), crust),
+    return {fmt::format("core {}", degrees(o.peakK, units)), crust,
             fmt::format("grey rim {} mm, {} % of it grey", printFixed(o.rimM * 1000, 0),
                         printFixed(o.rimShare * 100, 0))};
 }

@@ -35,11 +35,13 @@ std::string safetyLine(const Prepared& prepared, Units units);
 /// "Deck oven, middle, 225 °C", with several stages one a line, and the piece in a line.
 std::string referenceWords(const Request& request, Units units);
 std::string pieceWords(const Request& request, Units units);
-/// When the goal is read, and the schools of the book in a line.
+/// When the goal is read, and what it is called.
 std::string readWords(const Prepared& prepared);
-/// A cut in words: "core 57 °C, golden and dark" and "rim 4 mm, 20 % grey".
+/// "This book: turn once, …": the book's side in each school.
+std::string bookWords(const Prepared& prepared);
+/// A cut in words: "core 57 °C", "golden and dark", "grey rim 4 mm, 20 % of it grey".
 struct CutWords {
-    std::string caption, rim;
+    std::string core, crust, rim;
 };
 CutWords cutWords(const cook::Outcome& outcome, Units units);
 /// The moment of a slider's place out of so many, s.

@@ -87,7 +87,7 @@ TEST(Piece, IsChangedInTheBookAndBackAgain) {
         QTest::keyClick(level, Qt::Key_End);
         pressSave(dialog);
     });
-    click(bench.window.get(), "Piece and doneness");
+    click(bench.window.get(), "Piece…");
     const auto& recipe = bench.document.recipes().front();
     EXPECT_NEAR(recipe.piece.thicknessM, 0.036, 1e-9);
     EXPECT_EQ(recipe.piece.surface, dynamet::cook::SurfaceState::wet);
@@ -116,7 +116,7 @@ TEST(Piece, RefusesMeasuresThatCannotBeCookedAndKeepsTheDialog) {
         EXPECT_TRUE(said);
         QTest::keyClick(dialog, Qt::Key_Escape);
     });
-    click(bench.window.get(), "Piece and doneness");
+    click(bench.window.get(), "Piece…");
     EXPECT_EQ(bench.document.recipes().front().piece.fatCapM, 0);
 }
 
@@ -136,7 +136,7 @@ TEST(Piece, AnotherFoodComesInItsUsualShape) {
         EXPECT_EQ(find<QLineEdit>(dialog, "Width")->text(), QStringLiteral("110 mm"));
         pressSave(dialog);
     });
-    click(bench.window.get(), "Piece and doneness");
+    click(bench.window.get(), "Piece…");
     const auto& piece = bench.document.recipes().front().piece;
     EXPECT_EQ(piece.food.id, "beef-minced");
     EXPECT_EQ(piece.shape, dynamet::heat::Shape::finiteCylinder);
@@ -158,7 +158,7 @@ TEST(Choices, OfABookAreNamedInTheResultAndEditTheScales) {
         QTest::keyClicks(levels, QStringLiteral("rosy 58-62"));
         pressSave(dialog);
     });
-    click(bench.window.get(), "How this book cooks");
+    click(bench.window.get(), "How this book cooks…");
     const auto& choices = bench.document.choices();
     EXPECT_EQ(choices.schools.at("rest"), "tented");
     ASSERT_EQ(choices.scales.size(), 1u);

@@ -17,7 +17,7 @@ constexpr int kMoments = 200; // places of the slider; the last one is the end
 
 CutShown cutOf(const QString& title, const cook::Outcome& outcome, const Units& units) {
     const auto words = translate::cutWords(outcome, units.wording());
-    return {title, text(words.caption), text(words.rim), outcome};
+    return {title, text(words.core), text(words.crust), text(words.rim), outcome};
 }
 
 CutsPane::CutsPane(Document& document, QWidget* parent)

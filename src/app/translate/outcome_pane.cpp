@@ -12,7 +12,7 @@ namespace dynamet::app {
 
 OutcomePane::OutcomePane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), readout_(new QLabel), under_(new QLabel),
-      cut_(new CutView), plot_(new Plot), facts_(new QWidget), safety_(new QLabel) {
+      cut_(new CutView), facts_(new QWidget), safety_(new QLabel), book_(new QLabel) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
@@ -24,20 +24,20 @@ OutcomePane::OutcomePane(Document& document, QWidget* parent)
     readout_->setAccessibleName(tr("Core peak"));
     under_->setObjectName(QStringLiteral("quiet"));
     under_->setWordWrap(true);
-    cut_->setMinimumHeight(150);
-    cut_->setMaximumHeight(190);
-    plot_->setMinimumHeight(150);
-    plot_->setMaximumHeight(240);
-    plot_->setAccessibleName(tr("Highest temperature through the thickness"));
+    cut_->setMinimumHeight(170);
+    cut_->setMaximumHeight(240);
+    book_->setObjectName(QStringLiteral("quiet"));
+    book_->setWordWrap(true);
+    book_->setAccessibleName(tr("How this book cooks"));
     safety_->setWordWrap(true);
     safety_->setAccessibleName(tr("Safety"));
     box->addWidget(overline);
     box->addWidget(readout_);
     box->addWidget(under_);
     box->addWidget(cut_, 1);
-    box->addWidget(plot_, 1);
     box->addWidget(facts_);
     box->addWidget(safety_);
+    box->addWidget(book_);
     box->addStretch();
 }
 
@@ -45,43 +45,9 @@ void OutcomePane::showProblem(const QString& words) {
     readout_->clear();
     under_->setText(words);
     cut_->hide();
-    plot_->hide();
     facts_->hide();
     safety_->hide();
-}
-
-void OutcomePane::drawProfile(const translate::Prepared& prepared) {
-    plot_->clearPlottables();
-    plot_->clearItems();
-    const auto unit = document_.units().temperature();
-    const cook::Section& section = prepared.outcome.section;
-    QVector<double> depth, celsius;
-    for (std::size_t i = 0; i < section.upM.size(); ++i) {
-        const double place = section.upM[i];
-        depth << (document_.units().inches ? place / 0.0254 : place * 1000);
-        celsius << numberIn(Temperature::kelvin(section.at(0, i)), unit);
-    }
-    QCPGraph* graph = plot_->addGraph();
-    graph->setData(celsius, depth);
-    auto* curve = new QCPCurve(plot_->xAxis, plot_->yAxis);
-    QVector<double> order;
-    for (int i = 0; i < depth.size(); ++i)
-        order << i;
-    plot_->removeGraph(graph);
-    curve->setData(order, celsius, depth, true);
-    curve->setPen(QPen(look::kReference, 1));
-    auto* grey = new QCPItemStraightLine(plot_);
-    const double greying =
-        numberIn(Temperature::kelvin(prepared.request.piece.food.greyingK), unit);
-    grey->point1->setCoords(greying, 0);
-    grey->point2->setCoords(greying, 1);
-    grey->setPen(QPen(look::kAccent, 1, Qt::DashLine));
-    plot_->xAxis->setLabel(tr("highest temperature, %1").arg(QString::fromUtf8(unitSign(unit))));
-    plot_->yAxis->setLabel(document_.units().inches ? tr("depth, in") : tr("depth, mm"));
-    plot_->rescaleAxes();
-    plot_->xAxis->setRange(plot_->xAxis->range().lower - 5, plot_->xAxis->range().upper + 8);
-    plot_->xAxis->ticker()->setTickCount(4);
-    plot_->replot();
+    book_->hide();
 }
 
 void OutcomePane::show(const translate::Prepared& prepared) {
@@ -92,8 +58,6 @@ void OutcomePane::show(const translate::Prepared& prepared) {
     cut_->show();
     cut_->show({cutOf(QString(), prepared.outcome, units)}, prepared.request.piece.food.greyingK,
                prepared.request.piece.food.losesJuice);
-    plot_->show();
-    drawProfile(prepared);
     facts_->show();
     delete facts_->layout();
     qDeleteAll(facts_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly));
@@ -115,6 +79,8 @@ void OutcomePane::show(const translate::Prepared& prepared) {
                                : QStringLiteral("color:#2b5f45"));
     safety_->setText(safety);
     safety_->show();
+    book_->setText(text(bookWords(prepared)));
+    book_->show();
 }
 
 } // namespace dynamet::app

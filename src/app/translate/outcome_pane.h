@@ -5,7 +5,6 @@
 
 #include "app/shell/document.h"
 #include "app/widgets/cut_view.h"
-#include "app/widgets/plot.h"
 
 #include <QGridLayout>
 #include <QLabel>
@@ -13,7 +12,7 @@
 
 namespace dynamet::app {
 
-/// What the food must become: the peak profile through the thickness, the facts, the safety line.
+/// What the food must become: the cut, the facts, the safety line, and how the book cooks.
 class OutcomePane : public QWidget {
     Q_OBJECT
   public:
@@ -22,14 +21,13 @@ class OutcomePane : public QWidget {
     void showProblem(const QString& words);
 
   private:
-    void drawProfile(const translate::Prepared& prepared);
     Document& document_;
     QLabel* readout_;
     QLabel* under_;
     CutView* cut_;
-    Plot* plot_;
     QWidget* facts_;
     QLabel* safety_;
+    QLabel* book_;
 };
 
 } // namespace dynamet::app

@@ -96,6 +96,7 @@ void PieceDialog::buildMeasures() {
     cap_ = lengthField(tr("Fat cap"), piece.fatCapM);
     rounds_ = new QSpinBox;
     rounds_->setRange(1, 20);
+    rounds_->setButtonSymbols(QAbstractSpinBox::NoButtons);
     rounds_->setValue(piece.rounds);
     rounds_->setAccessibleName(tr("Rounds, one after another"));
     QStringList others;

@@ -15,7 +15,7 @@ StageEdit::StageEdit(Document& document, int number, bool last, const book::Stag
                      QWidget* parent)
     : QWidget(parent), document_(document), number_(number), last_(last), appliance_(new QComboBox),
       zone_(new QComboBox), vessel_(new QComboBox),
-      setting_(new SettingEdit(named(tr("setting")))) {
+      setting_(new SettingEdit(tr("Stage %1").arg(number))) {
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 6, 0, 10);
     box->setSpacing(6);

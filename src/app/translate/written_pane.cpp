@@ -61,51 +61,9 @@ WrittenPane::WrittenPane(Document& document, QWidget* parent)
             const auto t = parseTemperature(plain(typed), document_.units().temperature());
             return t ? std::optional(t->kelvin()) : std::nullopt;
         });
-    auto* box = new QVBoxLayout(this);
-    box->setContentsMargins(14, 12, 14, 12);
-    box->setSpacing(10);
-    auto* overline = new QLabel(tr("WRITTEN FOR"));
-    overline->setObjectName(QStringLiteral("overline"));
-    chooser_->setAccessibleName(tr("Recipe"));
-    text_->setAccessibleName(tr("Text of the recipe"));
-    for (QLabel* label : {text_, facts_, piece_})
-        label->setWordWrap(true);
-    text_->setTextFormat(Qt::RichText);
-    facts_->setStyleSheet(QStringLiteral("font-weight: bold"));
-    piece_->setObjectName(QStringLiteral("quiet"));
-    box->addWidget(overline);
-    box->addWidget(chooser_);
-    box->addWidget(facts_);
-    box->addWidget(text_);
-    box->addWidget(piece_);
-    movesWords_->setObjectName(QStringLiteral("overline"));
-    moves_->setAccessibleName(movesWords_->text());
-    moves_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    moves_->setMinimumContentsLength(12);
-    box->addWidget(movesWords_);
-    box->addWidget(moves_);
-    connect(moves_, &QComboBox::currentIndexChanged, this, &WrittenPane::changed);
-    auto* recipe = new QPushButton(tr("Recipe and stages…"));
-    auto* fresh = new QPushButton(tr("New recipe…"));
-    recipe->setAccessibleName(tr("Recipe and stages"));
-    fresh->setAccessibleName(tr("New recipe"));
-    connect(recipe, &QPushButton::clicked, this, &WrittenPane::editRecipe);
-    connect(fresh, &QPushButton::clicked, this, &WrittenPane::newRecipe);
-    auto* piece = new QPushButton(tr("Piece and doneness…"));
-    auto* book = new QPushButton(tr("How this book cooks…"));
-    piece->setAccessibleName(tr("Piece and doneness"));
-    book->setAccessibleName(tr("How this book cooks"));
-    connect(piece, &QPushButton::clicked, this, &WrittenPane::editPiece);
-    connect(book, &QPushButton::clicked, this, &WrittenPane::editChoices);
-    for (QPushButton* button : {recipe, piece, book, fresh})
-        box->addWidget(button);
-    auto* what = new QLabel(tr("What if it were…"));
-    what->setObjectName(QStringLiteral("overline"));
-    box->addWidget(what);
-    box->addWidget(thickness_);
-    box->addWidget(start_);
-    box->addStretch();
+    build();
     connect(chooser_, &QComboBox::currentIndexChanged, this, &WrittenPane::showRecipe);
+    connect(moves_, &QComboBox::currentIndexChanged, this, &WrittenPane::changed);
     for (StepperSlider* slider : {thickness_, start_}) {
         connect(slider, &StepperSlider::valueChanged, this, [this] {
             showFacts();
@@ -121,6 +79,55 @@ WrittenPane::WrittenPane(Document& document, QWidget* parent)
         emit changed();
     });
     fillRecipes();
+}
+
+QPushButton* WrittenPane::button(const QString& words, void (WrittenPane::*does)()) {
+    auto* out = new QPushButton(words);
+    out->setAccessibleName(words);
+    connect(out, &QPushButton::clicked, this, does);
+    return out;
+}
+
+void WrittenPane::build() {
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(14, 12, 14, 12);
+    box->setSpacing(10);
+    auto* overline = new QLabel(tr("WRITTEN FOR"));
+    chooser_->setAccessibleName(tr("Recipe"));
+    text_->setAccessibleName(tr("Text of the recipe"));
+    facts_->setAccessibleName(tr("Where it was written"));
+    for (QLabel* label : {text_, facts_, piece_})
+        label->setWordWrap(true);
+    text_->setTextFormat(Qt::RichText);
+    facts_->setStyleSheet(QStringLiteral("font-weight: bold"));
+    piece_->setObjectName(QStringLiteral("quiet"));
+    moves_->setAccessibleName(movesWords_->text());
+    for (QComboBox* chooser : {chooser_, moves_}) { // a long name cuts nothing else off
+        chooser->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        chooser->setMinimumContentsLength(12);
+    }
+    auto* what = new QLabel(tr("What if it were…"));
+    for (QLabel* label : {overline, movesWords_, what})
+        label->setObjectName(QStringLiteral("overline"));
+    auto* first = new QHBoxLayout;
+    first->addWidget(chooser_, 1);
+    first->addWidget(button(tr("New…"), &WrittenPane::newRecipe));
+    auto* second = new QHBoxLayout;
+    second->addWidget(button(tr("Recipe…"), &WrittenPane::editRecipe), 1);
+    second->addWidget(button(tr("Piece…"), &WrittenPane::editPiece), 1);
+    box->addWidget(overline);
+    box->addLayout(first);
+    box->addWidget(facts_);
+    box->addWidget(text_);
+    box->addWidget(piece_);
+    box->addLayout(second);
+    box->addWidget(button(tr("How this book cooks…"), &WrittenPane::editChoices));
+    box->addWidget(movesWords_);
+    box->addWidget(moves_);
+    box->addWidget(what);
+    box->addWidget(thickness_);
+    box->addWidget(start_);
+    box->addStretch();
 }
 
 void WrittenPane::fillRecipes() {
@@ -170,7 +177,7 @@ void WrittenPane::showRecipe() {
     thickness_->setEnabled(r);
     start_->setEnabled(r);
     if (!r) {
-        text_->setText(tr("No recipe in this book yet: begin with New recipe."));
+        text_->setText(tr("No recipe in this book yet: begin with New."));
         facts_->clear();
         piece_->clear();
         shown_ = {};

@@ -8,6 +8,7 @@
 
 #include <QComboBox>
 #include <QLabel>
+#include <QPushButton>
 #include <QWidget>
 
 namespace dynamet::app {
@@ -30,6 +31,8 @@ class WrittenPane : public QWidget {
     void held(bool down);
 
   private:
+    void build();
+    QPushButton* button(const QString& words, void (WrittenPane::*does)());
     void fillRecipes();
     void showRecipe();
     void showFacts();

@@ -15,6 +15,7 @@ namespace dynamet::app {
 namespace {
 
 constexpr double kTextRow = 18, kMargin = 10, kCrustWidth = 7;
+constexpr int kWordRows = 3; // core, crust, rim
 constexpr double kScorched = 3;
 
 QPainterPath outlineOf(const cook::CutExtent& extent, const QRectF& box) {
@@ -48,7 +49,8 @@ void CutView::show(std::vector<CutShown> cuts, double greyingK, bool meat) {
     meat_ = meat;
     QStringList words;
     for (const CutShown& cut : cuts_)
-        words << cut.title + QStringLiteral(": ") + cut.caption + QStringLiteral(", ") + cut.rim;
+        words << cut.title + QStringLiteral(": ") +
+                     QStringList{cut.core, cut.crust, cut.rim}.join(QStringLiteral(", "));
     setAccessibleDescription(words.join(QStringLiteral("; ")));
     update();
 }
@@ -89,7 +91,7 @@ void CutView::paintCut(QPainter& p, const CutShown& cut, const QRectF& area,
     const cook::CutExtent extent = extentOf(cut.outcome.section);
     const QSizeF size(extent.widthM * pixelsPerM, extent.heightM * pixelsPerM);
     QRectF box(QPointF(0, 0), size);
-    box.moveCenter(area.adjusted(0, kTextRow, 0, -2 * kTextRow).center());
+    box.moveCenter(area.adjusted(0, kTextRow, 0, -kWordRows * kTextRow).center());
     p.save();
     p.setPen(look::kInk);
     p.setFont(look::textFont(13, true));
@@ -98,10 +100,11 @@ void CutView::paintCut(QPainter& p, const CutShown& cut, const QRectF& area,
         p.fontMetrics().elidedText(cut.title, Qt::ElideRight, static_cast<int>(area.width())));
     p.setFont(look::textFont(13));
     p.setPen(look::kQuietInk);
-    p.drawText(QRectF(area.left(), area.bottom() - 2 * kTextRow, area.width(), kTextRow),
-               Qt::AlignCenter, cut.caption);
-    p.drawText(QRectF(area.left(), area.bottom() - kTextRow, area.width(), kTextRow),
-               Qt::AlignCenter, cut.rim);
+    qreal line = area.bottom() - kWordRows * kTextRow;
+    for (const QString& words : {cut.core, cut.crust, cut.rim}) {
+        p.drawText(QRectF(area.left(), line, area.width(), kTextRow), Qt::AlignCenter, words);
+        line += kTextRow;
+    }
     const QPainterPath outline = outlineOf(extent, box);
     p.setClipPath(outline);
     p.drawImage(box, flesh(cut, frame, QSize(160, 110)));
@@ -144,8 +147,9 @@ void CutView::paintInto(QPainter& painter, const QRectF& area) const {
     double pixelsPerM = 1e9;
     for (const CutShown& cut : cuts_) {
         const cook::CutExtent extent = extentOf(cut.outcome.section);
-        pixelsPerM = std::min({pixelsPerM, (width - 2 * kMargin) / extent.widthM,
-                               (area.height() - 3 * kTextRow - kMargin) / extent.heightM});
+        pixelsPerM =
+            std::min({pixelsPerM, (width - 2 * kMargin) / extent.widthM,
+                      (area.height() - (1 + kWordRows) * kTextRow - kMargin) / extent.heightM});
     }
     for (std::size_t i = 0; i < cuts_.size(); ++i)
         paintCut(

@@ -13,8 +13,7 @@ namespace dynamet::app {
 /// A cut to show: the outcome with its section, and what is written under it.
 struct CutShown {
     QString title;
-    QString caption; ///< core and crust in words; also what a screen reader gets
-    QString rim;     ///< "rim 4 mm"
+    QString core, crust, rim; ///< in words, one line each; also what a screen reader gets
     cook::Outcome outcome;
 };
 

@@ -30,6 +30,11 @@ SettingEdit::Read SettingEdit::addNumber(const kitchen::Control& control, double
     field->setRange(control.low, control.high);
     field->setSingleStep(control.step);
     field->setValue(value);
+    field->setButtonSymbols(QAbstractSpinBox::NoButtons);
+    field->setToolTip(tr("%1 to %2 in steps of %3; arrow keys step")
+                          .arg(field->textFromValue(control.low),
+                               field->textFromValue(control.high),
+                               field->textFromValue(control.step)));
     field->setAccessibleName(nameOf(control.key));
     if (control.kind == kitchen::ControlKind::preheat)
         line_->addWidget(new QLabel(tr("pan at")));
@@ -71,6 +76,7 @@ SettingEdit::Read SettingEdit::addCoals(const kitchen::Control& control, kitchen
         auto* out = new QSpinBox;
         out->setRange(0, static_cast<int>(control.high));
         out->setValue(count);
+        out->setButtonSymbols(QAbstractSpinBox::NoButtons);
         out->setAccessibleName(nameOf(plain(words)));
         line_->addWidget(out);
         line_->addWidget(new QLabel(words));

@@ -1,0 +1,202 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// Recipes and their stages, by hand on the real window.
+#include "hands.h"
+
+#include <QPlainTextEdit>
+#include <QSpinBox>
+
+namespace {
+
+using namespace hands;
+
+constexpr const char* kStaged = "Fennel venison, low then hot";
+
+const dynamet::book::RecipeRecord& recipeNamed(Bench& bench, const std::string& name) {
+    for (const auto& recipe : bench.document.recipes())
+        if (recipe.name == name)
+            return recipe;
+    ADD_FAILURE() << "no recipe " << name;
+    return bench.document.recipes().front();
+}
+
+/// Opens Translate on the recipe of two stages, and waits for its rows.
+void openStaged(Bench& bench) {
+    bench.press(Qt::Key_2, Qt::ControlModifier);
+    auto* chooser = find<QComboBox>(bench.window.get(), "Recipe");
+    chooser->setFocus();
+    QTest::keyClick(chooser, Qt::Key_End);
+    ASSERT_EQ(chooser->currentText(), QString::fromUtf8(kStaged));
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
+}
+
+bool says(QWidget* dialog, const char* words) {
+    for (auto* label : dialog->findChildren<QLabel*>())
+        if (label->isVisible() && label->text().contains(QString::fromUtf8(words)))
+            return true;
+    return false;
+}
+
+TEST(Recipe, TheWholeCookOrOneStageMoves) {
+    Bench bench(true, Bench::Kitchen::few);
+    openStaged(bench);
+    QWidget* window = bench.window.get();
+    EXPECT_TRUE(
+        textOf(window, "Where it was written")
+            .contains(QStringLiteral("1. Wall fan oven, 110 °C until the core reads 49 °C")));
+    auto* moves = find<QComboBox>(window, "What moves to another appliance");
+    ASSERT_EQ(moves->count(), 3);
+    ReachPane& reach = bench.window->translatePage().reach();
+    reach.openRow(0);
+    EXPECT_FALSE(textOf(window, "Reasons and times").contains(QStringLiteral("1. ")));
+    QTest::keyClick(&reach, Qt::Key_Escape);
+    moves->setFocus();
+    QTest::keyClick(moves, Qt::Key_Down);
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
+    bool own = false;
+    for (int i = 0; i < reach.rows().rowCount(); ++i) {
+        const auto& row = reach.rows().item(i).row;
+        if (!row.reached)
+            continue;
+        EXPECT_EQ(row.outcome.stages.size(), 1u);
+        if (row.target.applianceId != "gale")
+            continue;
+        own = true;
+        reach.openRow(i);
+        const QString lines = textOf(window, "Reasons and times");
+        EXPECT_TRUE(
+            lines.contains(QStringLiteral("1. Wall fan oven, 110 °C: until the core reads")))
+            << plain(lines);
+        EXPECT_TRUE(lines.contains(QStringLiteral("2. Front burner"))) << plain(lines);
+    }
+    EXPECT_TRUE(own);
+    // A recipe of one stage has nothing to choose.
+    auto* chooser = find<QComboBox>(window, "Recipe");
+    chooser->setFocus();
+    QTest::keyClick(chooser, Qt::Key_Home);
+    EXPECT_FALSE(isThere(window, "What moves to another appliance"));
+}
+
+TEST(Recipe, ItsStagesAreAddedMovedAndTakenAwayAndUndone) {
+    Bench bench(true, Bench::Kitchen::few);
+    openStaged(bench);
+    inDialog([&](QWidget* dialog) {
+        type(dialog, "Stage 1, core", QStringLiteral("46 °C"));
+        type(dialog, "Stage 1, wait", QStringLiteral("6 min"));
+        click(dialog, "Stage 1, under foil");
+        auto* oven = find<QDoubleSpinBox>(dialog, "Stage 1, oven");
+        oven->setFocus();
+        QTest::keyClick(oven, Qt::Key_Up);
+        click(dialog, "Add a stage before the last");
+        QTest::qWait(20);
+        type(dialog, "Stage 2, time", QStringLiteral("90 s"));
+        click(dialog, "Stage 2, earlier");
+        QTest::qWait(20);
+        EXPECT_EQ(find<QComboBox>(dialog, "Stage 1, appliance")->currentText(),
+                  QStringLiteral("Front burner"));
+        EXPECT_EQ(find<QLineEdit>(dialog, "Stage 2, core")->text(), QStringLiteral("46 °C"));
+        type(dialog, "Stage 3, time", QStringLiteral("2 min"));
+        type(dialog, "Rest at least", QStringLiteral("8 min"));
+        auto* on = find<QComboBox>(dialog, "Rest on");
+        on->setFocus();
+        QTest::keyClick(on, Qt::Key_Down);
+        pressSave(dialog);
+    });
+    click(bench.window.get(), "Recipe…");
+    {
+        const auto& recipe = recipeNamed(bench, kStaged);
+        ASSERT_EQ(recipe.before.size(), 2u);
+        EXPECT_EQ(recipe.before[0].stage.endsAfterS, 90);
+        EXPECT_EQ(recipe.before[0].stage.place.applianceId, "front-burner");
+        EXPECT_EQ(recipe.before[1].settingText, "oven=115C");
+        EXPECT_NEAR(*recipe.before[1].stage.endsAtCoreK, 319.15, 1e-9);
+        EXPECT_EQ(recipe.before[1].stage.waitS, 360);
+        EXPECT_TRUE(recipe.before[1].stage.waitTented);
+        EXPECT_EQ(recipe.lastForS, 120);
+        EXPECT_EQ(recipe.rest.shortestS, 480);
+        EXPECT_TRUE(recipe.rest.onBoard);
+    }
+    bench.press(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(recipeNamed(bench, kStaged).before.size(), 1u);
+    EXPECT_EQ(recipeNamed(bench, kStaged).lastForS, 0);
+    bench.press(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+    EXPECT_EQ(recipeNamed(bench, kStaged).before.size(), 2u);
+    inDialog([&](QWidget* dialog) {
+        click(dialog, "Stage 1, remove");
+        QTest::qWait(20);
+        click(dialog, "Stage 1, remove");
+        QTest::qWait(20);
+        pressSave(dialog);
+    });
+    click(bench.window.get(), "Recipe…");
+    EXPECT_TRUE(recipeNamed(bench, kStaged).before.empty());
+}
+
+TEST(Recipe, AStageThatCannotBeReadOrCookedKeepsTheDialog) {
+    Bench bench(true, Bench::Kitchen::few);
+    openStaged(bench);
+    inDialog([&](QWidget* dialog) {
+        type(dialog, "Stage 1, wait", QStringLiteral("a while"));
+        pressSave(dialog);
+        EXPECT_TRUE(says(dialog, "Stage 1, wait"));
+        type(dialog, "Stage 1, wait", QString());
+        QTest::keyClick(find<QLineEdit>(dialog, "Stage 1, wait"), Qt::Key_Backspace);
+        type(dialog, "Stage 1, core", QString());
+        QTest::keyClick(find<QLineEdit>(dialog, "Stage 1, core"), Qt::Key_Backspace);
+        pressSave(dialog);
+        EXPECT_TRUE(says(dialog, "stage 1: it should end after a time or at a core"));
+        type(dialog, "Stage 1, core", QStringLiteral("4 °C"));
+        pressSave(dialog);
+        EXPECT_TRUE(says(dialog, "above the piece's start"));
+        QTest::keyClick(dialog, Qt::Key_Escape);
+    });
+    click(bench.window.get(), "Recipe…");
+    const auto& stage = recipeNamed(bench, kStaged).before.front().stage;
+    EXPECT_NEAR(*stage.endsAtCoreK, 322.15, 1e-9);
+    EXPECT_EQ(stage.waitS, 240);
+}
+
+TEST(Recipe, ANewOneIsWrittenAndTranslated) {
+    Bench bench(true, Bench::Kitchen::few);
+    bench.press(Qt::Key_2, Qt::ControlModifier);
+    const auto before = bench.document.recipes().size();
+    inDialog([&](QWidget* dialog) {
+        pressSave(dialog);
+        EXPECT_TRUE(says(dialog, "should have a name"));
+        type(dialog, "Name", QStringLiteral("Dill trout"));
+        type(dialog, "By", QStringLiteral("Wenna"));
+        auto* words = find<QPlainTextEdit>(dialog, "Words");
+        words->setFocus();
+        QTest::keyClicks(words, QStringLiteral("Bake the trout for 12 minutes."));
+        auto* appliance = find<QComboBox>(dialog, "Stage 1, appliance");
+        appliance->setFocus();
+        while (appliance->currentText() != QStringLiteral("Deck oven") &&
+               appliance->currentIndex() + 1 < appliance->count())
+            QTest::keyClick(appliance, Qt::Key_Down);
+        type(dialog, "Stage 1, time", QStringLiteral("12 min"));
+        pressSave(dialog);
+        inDialog([](QWidget* piece) {
+            auto* food = find<QComboBox>(piece, "Food");
+            food->setFocus();
+            QTest::keyClicks(food, QStringLiteral("Trout"));
+            pressSave(piece);
+        });
+    });
+    click(bench.window.get(), "New…");
+    ASSERT_EQ(bench.document.recipes().size(), before + 1);
+    const auto& recipe = recipeNamed(bench, "Dill trout");
+    EXPECT_EQ(recipe.author, "Wenna");
+    EXPECT_EQ(recipe.reference.applianceId, "deck");
+    EXPECT_EQ(recipe.lastForS, 720);
+    EXPECT_EQ(recipe.piece.food.id, "trout");
+    EXPECT_EQ(find<QComboBox>(bench.window.get(), "Recipe")->currentText(),
+              QStringLiteral("Dill trout"));
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
+    EXPECT_TRUE(says(bench.window.get(), "as the recipe's time gives"));
+    bench.press(Qt::Key_Z, Qt::ControlModifier); // the piece
+    bench.press(Qt::Key_Z, Qt::ControlModifier); // the recipe
+    EXPECT_EQ(bench.document.recipes().size(), before);
+}
+
+} // namespace
