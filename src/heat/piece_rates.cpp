@@ -88,10 +88,10 @@ void PieceSolver::pass(std::size_t i, std::size_t j, double reach,
     if (!dry_) {
         const double d = reach * 0.5 * (diffusivity_[i] + diffusivity_[j]);
         const double flow = d * (water[j] - water[i]);
-        carried = 0.5 * kWaterHeat * material_->waterPerVolume() * flow * rise;
         if (flow != 0 && arrivesHot(kelvin, water, flow > 0 ? i : j)) {
             steamBetween(flow > 0 ? i : j, flow > 0 ? j : i, std::abs(flow), kelvin, out);
         } else {
+            carried = 0.5 * kWaterHeat * material_->waterPerVolume() * flow * rise;
             out.water[i] += flow;
             out.water[j] -= flow;
         }
@@ -245,20 +245,22 @@ bool PieceSolver::arrivesHot(const std::vector<double>& kelvin, const std::vecto
 }
 
 /// Water that flows from a wet node towards a dry one hotter than boiling becomes steam where the
-/// boiling point lies between them: the heat is taken from both by the lever, and the way is the
-/// shorter the nearer that point is to the wet node. Both vanish with the cell; without them the
-/// dry front lags half a cell.
+/// boiling point lies between them: its heat, from the wet node's temperature on, is taken from
+/// both by the lever, and the way is the shorter the nearer that point is to the wet node. Both
+/// vanish with the cell; without them the dry front lags half a cell.
 void PieceSolver::steamBetween(std::size_t dry, std::size_t wet, double flow,
                                const std::vector<double>& kelvin, Rates& out) const {
-    const double latent = vapour_->latentAtBoiling() * material_->waterPerVolume();
-    const double over = kelvin[dry] - vapour_->boilingK(), span = kelvin[dry] - kelvin[wet];
+    const double boiling = vapour_->boilingK();
+    const double warming = kWaterHeat * std::max(0.0, boiling - kelvin[wet]);
+    const double each = (vapour_->latentAtBoiling() + warming) * material_->waterPerVolume();
+    const double over = kelvin[dry] - boiling, span = kelvin[dry] - kelvin[wet];
     const double lever = span > 0 ? std::clamp(over / span, 0.0, 1.0) : 0.5;
     flow /= 1 - 0.35 * lever;
     out.water[wet] -= flow;
-    out.heat[wet] -= lever * flow * latent;
-    out.heat[dry] -= (1 - lever) * flow * latent;
+    out.heat[wet] -= lever * flow * each;
+    out.heat[dry] -= (1 - lever) * flow * each;
     const std::size_t slot = slotOfRow_[dry];
-    out.evaporation[slot] += throughFace(slot, flow);
+    out.steam[slot] += throughFace(slot, flow);
 }
 
 /// A wet node at the boiling point that still gains heat stays there: the heat makes steam.
@@ -285,7 +287,8 @@ void PieceSolver::boil(const std::vector<double>& kelvin, const std::vector<doub
             const std::size_t slot = slotOfRow_[i];
             const bool film = state_.film[slot] > 0;
             const double mass = throughFace(slot, steam);
-            (film ? out.film : out.evaporation)[slot] += film ? -mass : mass;
+            auto& leaves = film ? out.film : onFace_[i] ? out.evaporation : out.steam;
+            leaves[slot] += film ? -mass : mass;
             if (!film)
                 out.water[i] -= steam;
             if (jacobian) {
@@ -301,7 +304,7 @@ void PieceSolver::evaluate(const std::vector<double>& kelvin, const std::vector<
                            bool jacobian) {
     properties(kelvin, water);
     thinCap();
-    for (auto* v : {&out.heat, &out.water, &out.evaporation, &out.film})
+    for (auto* v : {&out.heat, &out.water, &out.evaporation, &out.steam, &out.film})
         std::fill(v->begin(), v->end(), 0.0);
     if (jacobian)
         clearSystems();

@@ -92,7 +92,8 @@ void PieceSolver::allocate(double startK) {
         v->assign(rows, 0);
     for (auto* v : {&now_.sidePlate, &later_.sidePlate, &sidePlateSlope_, &plateFirst_})
         v->assign(nodes_, 0);
-    for (auto* v : {&now_.evaporation, &later_.evaporation, &now_.film, &later_.film, &faceArea_})
+    for (auto* v : {&now_.evaporation, &later_.evaporation, &now_.steam, &later_.steam, &now_.film,
+                    &later_.film, &faceArea_})
         v->assign(slots, 0);
     for (std::size_t x = 0; x < columns_; ++x)
         for (std::size_t y = 0; y < nodes_; ++y) {
@@ -111,9 +112,11 @@ void PieceSolver::allocate(double startK) {
     state_.waterLeft.assign(rows, 1);
     state_.sidePlateK.assign(nodes_, startK);
     state_.evaporated.assign(slots, 0);
+    state_.steam.assign(slots, 0);
     state_.film.assign(slots, dry_ ? 0 : options_.filmKgM2);
     state_.nextStepS = options_.firstStepS;
-    trial_ = {state_.kelvin, state_.waterLeft, state_.sidePlateK, state_.evaporated, state_.film};
+    trial_ = {state_.kelvin,     state_.waterLeft, state_.sidePlateK,
+              state_.evaporated, state_.steam,     state_.film};
     if (hasTwoFaces(piece_.shape))
         for (double up : grid_.up)
             capNodes_ += piece_.thicknessM - up < piece_.fatCapM;
@@ -129,12 +132,14 @@ void PieceSolver::numberSlots() {
     for (std::size_t y = 0; y < nodes_; ++y)
         faceArea_[2 * columns_ + y] = grid_.sideArea * grid_.volumeUp[y];
     slotOfRow_.assign(columns_ * stride_, 0);
+    onFace_.assign(columns_ * stride_, 0);
     for (std::size_t x = 0; x < columns_; ++x)
         for (std::size_t y = 0; y < nodes_; ++y) {
             const double below = grid_.bottomArea > 0 ? grid_.up[y] : 1e9;
             const double above = grid_.up.back() - grid_.up[y];
             const double out = grid_.sideArea > 0 ? grid_.across.back() - grid_.across[x] : 1e9;
             const std::size_t upright = below < above ? x : columns_ + x;
+            onFace_[row(x, y)] = std::min({below, above, out}) <= 0;
             slotOfRow_[row(x, y)] = out < std::min(below, above) ? 2 * columns_ + y : upright;
         }
 }
@@ -199,13 +204,11 @@ void PieceSolver::turn() {
             const auto first = v->begin() + static_cast<std::ptrdiff_t>(row(x, 0));
             std::reverse(first, first + static_cast<std::ptrdiff_t>(nodes_));
         }
-    const auto slots = state_.evaporated.begin();
     const auto columns = static_cast<std::ptrdiff_t>(columns_);
-    std::swap_ranges(slots, slots + columns, slots + columns);
-    std::reverse(slots + 2 * columns, state_.evaporated.end());
-    const auto film = state_.film.begin();
-    std::swap_ranges(film, film + columns, film + columns);
-    std::reverse(film + 2 * columns, state_.film.end());
+    for (auto* v : {&state_.evaporated, &state_.steam, &state_.film}) {
+        std::swap_ranges(v->begin(), v->begin() + columns, v->begin() + columns);
+        std::reverse(v->begin() + 2 * columns, v->end());
+    }
     state_.turned = !state_.turned;
     state_.nextStepS = options_.firstStepS;
     fresh_ = false;

@@ -45,9 +45,11 @@ struct State {
     std::vector<double> waterLeft; ///< share of the node's water, 1…0
     std::vector<double> peakK;     ///< highest temperature of each node so far
     std::vector<double> sidePlateK;
-    std::vector<double> evaporated; ///< kg/m² through each piece of face: bottom, top, side
-    std::vector<double> film;       ///< kg/m² of water still standing on each piece of face
-    bool turned = false;            ///< the food's first face looks up
+    /// kg/m² by piece of face (bottom, top, side): what left the face's own node, which is its dry
+    /// skin, and what came as steam from further in.
+    std::vector<double> evaporated, steam;
+    std::vector<double> film; ///< kg/m² of water still standing on each piece of face
+    bool turned = false;      ///< the food's first face looks up
     double nextStepS = 0;
 };
 
@@ -106,10 +108,11 @@ class PieceSolver {
         std::vector<double> water; ///< (share of water) m³/s into each node
         std::vector<double> sidePlate;
         std::vector<double> evaporation; ///< kg/m²s by piece of face
+        std::vector<double> steam;       ///< the same, from further in
         std::vector<double> film;        ///< kg/m²s by piece of face
     };
     struct Values {
-        std::vector<double> kelvin, water, sidePlate, evaporated, film;
+        std::vector<double> kelvin, water, sidePlate, evaporated, steam, film;
     };
     void allocate(double startK);
     void numberSlots();
@@ -170,6 +173,7 @@ class PieceSolver {
     double totalVolume_ = 0;
     std::vector<double> faceArea_;       ///< by piece of face
     std::vector<std::size_t> slotOfRow_; ///< nearest piece of face
+    std::vector<char> onFace_;           ///< a row that is the face itself
     std::array<FaceBoundary, 3> boundary_;
     std::size_t capNodes_ = 0;      ///< fat, counted from the food's second face
     std::vector<double> stoneSpan_; ///< thickness of a stone's layers as a share of the whole

@@ -126,6 +126,7 @@ double PieceSolver::finishWater(double dt) {
     for (std::size_t f = 0; f < faceArea_.size(); ++f) {
         trial_.evaporated[f] =
             state_.evaporated[f] + dt / 2 * (now_.evaporation[f] + later_.evaporation[f]);
+        trial_.steam[f] = state_.steam[f] + dt / 2 * (now_.steam[f] + later_.steam[f]);
         trial_.film[f] = std::max(0.0, state_.film[f] + dt / 2 * (now_.film[f] + later_.film[f]));
     }
     return worstWater;
@@ -171,7 +172,8 @@ double PieceSolver::settleWater() {
         if (left < 1e-12)
             left = 0;
         const std::size_t slot = slotOfRow_[i];
-        trial_.evaporated[slot] += throughFace(slot, steam * volume_[i]);
+        (onFace_[i] ? trial_.evaporated : trial_.steam)[slot] +=
+            throughFace(slot, steam * volume_[i]);
     }
     return worst;
 }
@@ -180,6 +182,7 @@ void PieceSolver::accept(double dt) {
     std::swap(state_.kelvin, trial_.kelvin);
     std::swap(state_.waterLeft, trial_.water);
     std::swap(state_.evaporated, trial_.evaporated);
+    std::swap(state_.steam, trial_.steam);
     std::swap(state_.film, trial_.film);
     if (boundary_[sideFace].lumpedPlate)
         std::swap(state_.sidePlateK, trial_.sidePlate);

@@ -18,23 +18,23 @@ class EnergyBook {
     EnergyBook(const PieceSolver& solver, const Material& material,
                std::function<double(std::size_t)> heatInto)
         : solver_(solver), material_(material), heatInto_(std::move(heatInto)), start_(stored()),
-          heatBefore_(heatNow()), evaporatedBefore_(solver.state().evaporated) {}
+          heatBefore_(heatNow()), goneBefore_(goneBySlot()) {}
 
     void note(const StepReport& step) {
         const double now = heatNow(), dt = step.endS - step.startS;
         in_ += dt * (heatBefore_ + now) / 2;
         heatBefore_ = now;
-        const auto& evaporated = solver_.state().evaporated;
+        const auto gone = goneBySlot();
         const auto leaving = leavings();
         for (std::size_t slot = 0; slot < leaving.size(); ++slot) {
-            const double mass = areaOf(slot) * (evaporated[slot] - evaporatedBefore_[slot]);
+            const double mass = areaOf(slot) * (gone[slot] - goneBefore_[slot]);
             const double each =
                 leavingBefore_.empty() ? leaving[slot] : (leavingBefore_[slot] + leaving[slot]) / 2;
             carried_ += mass * each;
             gone_ += mass;
         }
         leavingBefore_ = leaving;
-        evaporatedBefore_ = evaporated;
+        goneBefore_ = gone;
     }
 
     double in() const { return in_; }
@@ -67,19 +67,24 @@ class EnergyBook {
                 out.push_back(solver_.row(slot, y));
         return out;
     }
-    /// J/kg of what leaves a piece of face now: it comes from the outermost node that has water.
+    /// J/kg of what leaves a piece of face now: at the boiling point where the face is dry or
+    /// boils.
     double leavingAt(std::size_t slot) const {
-        const auto rows = inwards(slot);
-        std::size_t wet = 0;
-        while (wet + 1 < rows.size() && solver_.state().waterLeft[rows[wet]] <= 0)
-            ++wet;
-        const double t = solver_.state().kelvin[rows[wet]];
+        const std::size_t face = inwards(slot).front();
         const Vapour& vapour = *sea_;
-        const bool boils = wet > 0 || t > vapour.boilingK() - 1e-3;
+        const double here = solver_.state().kelvin[face];
+        const bool boils = solver_.state().waterLeft[face] <= 0 || here > vapour.boilingK() - 1e-3;
+        const double t = boils ? vapour.boilingK() : here;
         const double latent = boils ? vapour.latentAtBoiling() : vapour.wet(t, 0, 1).latent;
         const double own =
             (material_.enthalpy(t, 1) - material_.enthalpy(t, 0)) / material_.waterPerVolume();
         return latent + own;
+    }
+    std::vector<double> goneBySlot() const {
+        std::vector<double> out = solver_.state().evaporated;
+        for (std::size_t slot = 0; slot < out.size(); ++slot)
+            out[slot] += solver_.state().steam[slot];
+        return out;
     }
     std::vector<double> leavings() const {
         std::vector<double> out(2 * columns() + nodes(), 0);
@@ -113,7 +118,7 @@ class EnergyBook {
     std::shared_ptr<const Vapour> sea_ = seaLevel();
     double start_, heatBefore_;
     double in_ = 0, carried_ = 0, gone_ = 0;
-    std::vector<double> evaporatedBefore_, leavingBefore_;
+    std::vector<double> goneBefore_, leavingBefore_;
 };
 
 } // namespace dynamet::heat::testing
