@@ -132,9 +132,13 @@ Simulation::CrustRates Simulation::crustRates() const {
             crust =
                 food::crustTemperature(crust, flux, plate->contact, evaporated, solver_.water0());
         } else if (!around.liquid) {
+            // A face that has dried through is itself the top of its dry layer: the skin stands on
+            // the boiling point then, and only the hotter of the two is seen.
             const heat::FaceFlux flux = solver_.faceNow(face);
-            crust = proud = food::crustTemperature(crust, flux.dryFlux, flux.dryCoefficient,
-                                                   evaporated, solver_.water0());
+            const double wetAtMost = std::min(crust, solver_.boilingK());
+            const double skin = food::crustTemperature(wetAtMost, flux.dryFlux, flux.dryCoefficient,
+                                                       evaporated, solver_.water0());
+            crust = proud = std::max(crust, skin);
         }
         const std::size_t own = foodFace(face);
         out.browning[own] = piece_.food.browning * food::browningRate(crust);
@@ -175,8 +179,11 @@ void Simulation::noteTouch() {
 void Simulation::addUp(double seconds) {
     const CrustRates now = crustRates();
     for (std::size_t f = 0; f < 3; ++f) {
-        moment_.browning[f] += seconds * (now.browning[f] + before_.browning[f]) / 2;
-        moment_.proud[f] += seconds * (now.proud[f] + before_.proud[f]) / 2;
+        const auto add = [seconds](double& sum, double was, double is) {
+            sum = std::min(food::kBlackIndex, sum + seconds * (was + is) / 2);
+        };
+        add(moment_.browning[f], before_.browning[f], now.browning[f]);
+        add(moment_.proud[f], before_.proud[f], now.proud[f]);
     }
     before_ = now;
     const double core = solver_.coreK();

@@ -10,6 +10,8 @@ namespace dynamet::food {
 /// Rate of the browning index, 1/s, at a crust temperature: 1 golden, 2 dark, above 3 scorched,
 /// above 5 charred. Tuned to common practice; trust it to a factor of 2 (docs/physics.md §2).
 double browningRate(double crustK);
+/// Black through: the index stays here, whatever follows.
+inline constexpr double kBlackIndex = 10;
 
 /// Temperature of the dry skin above a face under air and radiation: hotter than the face by the
 /// dry flux through the dried layer, at most 120 K. Fluxes W/m², coefficient W/m²K.

@@ -90,6 +90,7 @@ class PieceSolver {
     double waterLostShare() const;
     /// Flux and dryness at the middle of a face now, for browning.
     FaceFlux faceNow(FaceIndex face) const;
+    double boilingK() const { return vapour_->boilingK(); }
     double water0() const { return material_->waterPerVolume(); }
     /// Heat in the food relative to its freezing point and original water, J per m² of slab, per
     /// metre of half a block, per radian of a cylinder (property tests).

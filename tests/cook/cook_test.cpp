@@ -3,6 +3,7 @@
 
 #include "cook/pieces.h"
 
+#include "food/browning.h"
 #include "kitchen/rated_field.h"
 
 #include <cmath>
@@ -130,7 +131,26 @@ TEST(CookFor, ABathTakesAsLongAsBaldwinsTable) {
     }
 }
 
-} // namespace
+// Over naked coals, close above a glowing bed: pale after one minute, well browned after three to
+// five, black when it is forgotten for eight (common practice, no source).
+TEST(CookFor, NakedCoalsBrownInMinutesAndCharWhatIsForgotten) {
+    const auto over = [](double view, double minutes) {
+        Programme p;
+        using kitchen::Face, kitchen::Term;
+        put(p.field, {{Face::all, Term::air}, C(60)});
+        put(p.field, {{Face::all, Term::hAir}, 15});
+        put(p.field, {{Face::all, Term::vapour}, 1500});
+        put(p.field, {{Face::bottom, Term::radiant}, C(700)});
+        put(p.field, {{Face::bottom, Term::view}, view});
+        return cookFor(steak(), p, minutes * 60, kFull, tablesFor(steak().food, 101325))->darker();
+    };
+    EXPECT_LT(over(0.4, 1), 0.25);
+    EXPECT_GT(over(0.4, 4), 0.5);
+    EXPECT_LT(over(0.4, 5), 3);
+    EXPECT_GT(over(0.4, 8), 5);
+    EXPECT_LE(over(0.4, 20), food::kBlackIndex);
+    EXPECT_LT(over(0.2, 8), 1.5) << "a low bed browns, it does not burn";
+}
 
 // Browning under air, docs/physics.md §2 checks (tuned to common practice there, trusted to a
 // factor of 2): air fryer chicken 190 °C 25 min 1.2; chicken 220 °C 60 min 1.6; roast 177 °C 2
@@ -152,3 +172,5 @@ TEST(CookFor, BrowningUnderAirMatchesTheCheckValues) {
     EXPECT_NEAR(std::log(oven(stillOven, "oven=177C", 120, 90, "beef-lean") / 1.2), 0, std::log(2));
     EXPECT_LT(oven(stillOven, "oven=95C", 120, 90, "beef-lean"), 0.25);
 }
+
+} // namespace
