@@ -15,7 +15,7 @@ using kitchen::FieldNumber;
 using kitchen::HeatField;
 using kitchen::Term;
 
-constexpr std::array<const char*, 3> kSurfaces{"patted dry", "wet", "air-dried"};
+constexpr std::array<const char*, 4> kSurfaces{"patted dry", "wet", "air-dried", "salted ahead"};
 constexpr double kRoomCoefficient = 6, kTentCoefficient = 3; // docs/physics.md §3
 constexpr double kBoardCoefficient = 18;                     // wood, averaged over 10 min
 constexpr double kDryContact = 200;                          // dry and uneven, docs/physics.md §3

@@ -10,8 +10,9 @@
 
 namespace dynamet::cook {
 
-/// What the face is like as it meets the heat.
-enum class SurfaceState { patted, wet, dried };
+/// What the face is like as it meets the heat: patted, wet from a rinse or marinade, dried in air
+/// for hours, or salted hours ahead (dry as well, and it keeps more of its juice).
+enum class SurfaceState { patted, wet, dried, salted };
 const char* word(SurfaceState surface);
 std::optional<SurfaceState> surfaceOf(const std::string& word);
 

@@ -113,6 +113,8 @@ void Simulation::fill(Outcome& outcome) const {
                 outcome.juiceShare += s.acrossShare[x] * s.upShare[y] * food::juiceLoss(s.at(x, y));
         // What has dried out near the face cannot run out of it as well.
         outcome.juiceShare *= 1 - outcome.evaporatedShare;
+        if (piece_.surface == SurfaceState::salted)
+            outcome.juiceShare *= food::kSaltedJuice;
         outcome.juiceU = food::kJuiceLossU * outcome.juiceShare;
     }
 }

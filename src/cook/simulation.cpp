@@ -16,6 +16,9 @@ constexpr std::array kFaces{heat::bottomFace, heat::topFace, heat::sideFace};
 constexpr int kStoneLayers = 8;
 /// Water that stands on a piece that was not patted dry, kg/m² (a film of a tenth of a millimetre).
 constexpr double kWetFilm = 0.1;
+/// Water that left each face of a piece that stood on a rack for hours, kg/m²: about 1 % of a
+/// steak's weight a side (from memory, ±0.1).
+constexpr double kDriedAway = 0.2;
 
 bool anyStone(const Programme& programme, const FoodPiece& piece) {
     const auto has = [](const kitchen::HeatField& field, const kitchen::Site& site) {
@@ -40,6 +43,9 @@ Result<Simulation> Simulation::create(const FoodPiece& piece, const Programme& p
     options.pressurePa = vapour->pressurePa();
     options.moistureSupply = piece.moistureSupply;
     options.filmKgM2 = piece.surface == SurfaceState::wet ? kWetFilm : 0;
+    const bool driedBefore =
+        piece.surface == SurfaceState::dried || piece.surface == SurfaceState::salted;
+    options.driedKgM2 = driedBefore ? kDriedAway : 0;
     options.stoneLayers = anyStone(programme, piece) ? kStoneLayers : 1;
     auto solver = heat::PieceSolver::create(
         {piece.shape, piece.thicknessM, piece.startK, piece.widthM, piece.bone, piece.fatCapM},

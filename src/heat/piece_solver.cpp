@@ -79,6 +79,8 @@ Result<PieceSolver> PieceSolver::create(const Piece& piece,
     s.dry_ = !water || !options.moisture;
     s.allocate(piece.startK);
     s.numberSlots();
+    if (options.driedKgM2 > 0 && !s.dry_)
+        s.dryFaces();
     return s;
 }
 
@@ -142,6 +144,24 @@ void PieceSolver::numberSlots() {
             onFace_[row(x, y)] = std::min({below, above, out}) <= 0;
             slotOfRow_[row(x, y)] = out < std::min(below, above) ? 2 * columns_ + y : upright;
         }
+}
+
+/// A face that dried in air: the water that left is missing most at the face, less with each
+/// millimetre; it counts as its dry skin.
+void PieceSolver::dryFaces() {
+    constexpr double kDepthM = 1e-3, kDriest = 0.9; // of the face's water at most
+    const double missing =
+        std::min(kDriest, options_.driedKgM2 / (kDepthM * material_->waterPerVolume()));
+    for (std::size_t x = 0; x < columns_; ++x)
+        for (std::size_t y = 0; y < nodes_; ++y) {
+            const double below = grid_.bottomArea > 0 ? grid_.up[y] : 1e9;
+            const double above = grid_.up.back() - grid_.up[y];
+            const double out = grid_.sideArea > 0 ? grid_.across.back() - grid_.across[x] : 1e9;
+            state_.waterLeft[row(x, y)] =
+                1 - missing * std::exp(-std::min({below, above, out}) / kDepthM);
+        }
+    std::fill(state_.evaporated.begin(), state_.evaporated.end(), options_.driedKgM2);
+    driedShare_ = waterLostShare();
 }
 
 bool PieceSolver::hasFace(FaceIndex face) const {
@@ -230,7 +250,7 @@ double PieceSolver::waterLostShare() const {
     double sum = 0;
     for (std::size_t i = 0; i < volume_.size(); ++i)
         sum += volume_[i] * (1 - state_.waterLeft[i]);
-    return sum / totalVolume_;
+    return sum / totalVolume_ - driedShare_;
 }
 
 double PieceSolver::heatContent() const {

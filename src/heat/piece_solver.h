@@ -30,8 +30,9 @@ struct SolverOptions {
     double moistureSupply = 1; ///< factor on the diffusivity (an uncertain input)
     double firstStepS = 0.05;
     double longestStepS = 300;
-    double filmKgM2 = 0; ///< water standing on a wet piece's faces
-    int stoneLayers = 1; ///< rows kept for a plate or a stone's layers at each face
+    double filmKgM2 = 0;  ///< water standing on a wet piece's faces
+    double driedKgM2 = 0; ///< water that left each face before the cook, from its first millimetre
+    int stoneLayers = 1;  ///< rows kept for a plate or a stone's layers at each face
 };
 
 /// Faces of the appliance. A cylinder or sphere has one, `topFace`; only sections have a side.
@@ -86,7 +87,7 @@ class PieceSolver {
     double plateK(FaceIndex face) const;
     double evaporatedAt(FaceIndex face) const { return state_.evaporated[middleSlot(face)]; }
     double meanK() const;
-    /// Share of all its water that the piece has lost.
+    /// Share of its water that the piece has lost since the cook began.
     double waterLostShare() const;
     /// Flux and dryness at the middle of a face now, for browning.
     FaceFlux faceNow(FaceIndex face) const;
@@ -117,6 +118,7 @@ class PieceSolver {
     };
     void allocate(double startK);
     void numberSlots();
+    void dryFaces();
     std::size_t middleRow(FaceIndex face) const;
     std::size_t middleSlot(FaceIndex face) const;
     Surface surfaceAt(double kelvin, double waterLeft) const;
@@ -171,7 +173,7 @@ class PieceSolver {
     Grid grid_;
     std::size_t nodes_ = 0, columns_ = 0, plates_ = 1, stride_ = 0, coreRow_ = 0;
     std::vector<double> volume_, reachUp_, reachAcross_; ///< by row; area/distance to the next
-    double totalVolume_ = 0;
+    double totalVolume_ = 0, driedShare_ = 0;
     std::vector<double> faceArea_;       ///< by piece of face
     std::vector<std::size_t> slotOfRow_; ///< nearest piece of face
     std::vector<char> onFace_;           ///< a row that is the face itself

@@ -18,6 +18,9 @@ Goal goalOf(const food::DonenessScale& scale, const food::DonenessLevel& level) 
 Request withSchools(Request request) {
     if (food::chosen("rest", request.schools).id == "tented")
         request.rest.tented = true;
+    if (food::chosen("salting", request.schools).id == "ahead" &&
+        request.piece.surface == cook::SurfaceState::patted)
+        request.piece.surface = cook::SurfaceState::salted;
     auto& on = request.piece.seasonings;
     if (food::chosen("pepper", request.schools).id == "before" &&
         std::find(on.begin(), on.end(), "pepper") == on.end())

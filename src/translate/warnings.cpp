@@ -59,12 +59,19 @@ void addSmoke(std::vector<Warning>& out, const Request& request, const cook::Out
     const auto fat = food::findFat(request.piece.fat);
     if (!fat || !std::isfinite(is.smokesFromS))
         return;
-    out.push_back(
-        {"fat_smokes",
-         fmt::format("{} smokes from about {} and meets {} here: ventilate, or take a fat "
-                     "that stands it. If it burns: lid on, heat off, never water",
-                     fat->name, printDegrees(fat->smokeK, request.fahrenheit),
-                     printDegrees(is.hottestTouchK, request.fahrenheit))});
+    std::string advice;
+    if (food::chosen("fat", request.schools).id == "taste")
+        advice = "add it at the end, or keep the heat below that";
+    else
+        for (const food::CookingFat& other : food::shippedFats())
+            if (other.smokeK > is.hottestTouchK + other.uK)
+                advice += (advice.empty() ? "these stand it: " : ", ") + other.name;
+    out.push_back({"fat_smokes",
+                   fmt::format("{} smokes from about {} and meets {} here: ventilate; {}. If it "
+                               "burns: lid on, heat off, never water",
+                               fat->name, printDegrees(fat->smokeK, request.fahrenheit),
+                               printDegrees(is.hottestTouchK, request.fahrenheit),
+                               advice.empty() ? "no fat of the table stands it" : advice)});
 }
 
 bool onlyAssumed(const kitchen::HeatField& field) {

@@ -197,13 +197,24 @@ TEST(FromFrozen, ACookStartsInTheFreezer) {
     EXPECT_GT(slow.rimM, quick.rimM) << "the outside cooks on while the middle thaws";
 }
 
-TEST(Surface, AWetFaceBrownsLater) {
-    FoodPiece wet = piece(25), patted = piece(25);
-    wet.surface = SurfaceState::wet;
-    const auto at = [](const FoodPiece& p) {
-        return cookFor(p, straight(pan(230)), 100, kFull, tables(p))->browning[0];
+// A dry face browns, a wet one steams; what dried on a rack browns sooner (common practice, no
+// source). Salted meat keeps more of its juice (common practice, no source).
+TEST(Surface, AWetFaceBrownsLaterAndADriedOneSooner) {
+    const auto at = [](SurfaceState surface, const kitchen::HeatField& heat, double seconds) {
+        FoodPiece p = piece(25);
+        p.surface = surface;
+        return *cookFor(p, straight(heat), seconds, kFull, tables(p));
     };
-    EXPECT_LT(at(wet), 0.92 * at(patted));
+    const auto pale = [&](SurfaceState s) { return at(s, pan(230), 100).browning[0]; };
+    EXPECT_LT(pale(SurfaceState::wet), 0.92 * pale(SurfaceState::patted));
+    EXPECT_GT(pale(SurfaceState::dried), 1.1 * pale(SurfaceState::patted));
+    const auto roasted = at(SurfaceState::patted, oven(200), 1200);
+    const auto dried = at(SurfaceState::dried, oven(200), 1200);
+    const auto salted = at(SurfaceState::salted, oven(200), 1200);
+    EXPECT_GT(dried.darker(), 1.2 * roasted.darker());
+    EXPECT_LT(dried.evaporatedShare, roasted.evaporatedShare) << "what left before is not counted";
+    EXPECT_NEAR(salted.darker(), dried.darker(), 1e-9);
+    EXPECT_LT(salted.juiceShare, 0.9 * dried.juiceShare);
 }
 
 TEST(FatCap, HoldsTheHeatBackAndKeepsTheWaterIn) {

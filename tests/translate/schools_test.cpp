@@ -87,6 +87,29 @@ TEST(Warnings, ScorchingSugarAndSmokingButterAreSaid) {
     EXPECT_FALSE(warns(ownRow(prepared(r)), "fat_smokes"));
 }
 
+TEST(Schools, SaltingAheadDriesTheFaceUnlessTheRecipeSaysWet) {
+    Request before = panRequest(), ahead = panRequest();
+    ahead.schools["salting"] = "ahead";
+    EXPECT_GT(prepared(ahead).outcome.darker(), 1.05 * prepared(before).outcome.darker());
+    ahead.piece.surface = cook::SurfaceState::wet;
+    EXPECT_EQ(prepared(ahead).request.piece.surface, cook::SurfaceState::wet);
+}
+
+TEST(Schools, AFatThatSmokesIsAnsweredByTheBooksSide) {
+    Request r = panRequest();
+    r.piece.fat = "butter";
+    const auto said = [&](const char* side) {
+        r.schools["fat"] = side;
+        for (const Warning& w : ownRow(prepared(r)).warnings)
+            if (w.code == "fat_smokes")
+                return w.text;
+        return std::string();
+    };
+    EXPECT_NE(said("smoke").find("these stand it: "), std::string::npos) << said("smoke");
+    EXPECT_EQ(said("smoke").find("stand it: butter"), std::string::npos) << said("smoke");
+    EXPECT_NE(said("taste").find("add it at the end"), std::string::npos) << said("taste");
+}
+
 TEST(Companions, ThinnerPiecesComeFirstAndEarlier) {
     Request r = panRequest();
     r.piece.othersM = {0.035, 0.018};

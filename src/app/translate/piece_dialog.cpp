@@ -79,8 +79,9 @@ void PieceDialog::buildChoosers() {
               static_cast<int>(piece.shape));
     bone_ = combo(tr("Bone"), {tr("none"), tr("under the first face"), tr("along one side")},
                   static_cast<int>(piece.bone));
-    surface_ = combo(tr("Surface"), {tr("patted dry"), tr("wet"), tr("air-dried")},
-                     static_cast<int>(piece.surface));
+    surface_ =
+        combo(tr("Surface"), {tr("patted dry"), tr("wet"), tr("air-dried"), tr("salted ahead")},
+              static_cast<int>(piece.surface));
     QStringList fats{tr("none")};
     fats << namesOf(food::shippedFats(), [](const auto& f) { return f.name; });
     fat_ = combo(tr("Fat it is fried in"), fats, placeOf(food::shippedFats(), piece.fat) + 1);
