@@ -29,6 +29,7 @@ void addEvaporation(FaceFlux& out, const FaceBoundary& face, const Vapour& vapou
     const Vapour::Wet wet = vapour.wet(surface.kelvin, *face.vapourPa, surface.activity);
     out.evaporation = face.air->h * wet.mass;
     out.evaporationSlope = face.air->h * wet.activitySlope * surface.activitySlope;
+    out.evaporationByHeat = face.air->h * wet.slope;
     out.fluxByWater = -out.evaporationSlope * wet.latent;
     out.flux -= out.evaporation * wet.latent;
     out.slope -= face.air->h * wet.slope * wet.latent;

@@ -103,11 +103,12 @@ struct Surface {
 struct FaceFlux {
     double flux = 0;
     double slope = 0;
-    double evaporation = 0;      ///< kg/m²s
-    double evaporationSlope = 0; ///< its derivative by the share of water left
-    double fluxByWater = 0;      ///< derivative of `flux` by the share of water left
-    double dryFlux = 0;          ///< convective and radiant part, W/m²
-    double dryCoefficient = 0;   ///< W/m²K
+    double evaporation = 0;       ///< kg/m²s
+    double evaporationSlope = 0;  ///< its derivative by the share of water left
+    double evaporationByHeat = 0; ///< its derivative by temperature
+    double fluxByWater = 0;       ///< derivative of `flux` by the share of water left
+    double dryFlux = 0;           ///< convective and radiant part, W/m²
+    double dryCoefficient = 0;    ///< W/m²K
 };
 FaceFlux fluxInto(const FaceBoundary& face, const Vapour& vapour, const Surface& surface,
                   double timeS);

@@ -61,6 +61,7 @@ void PieceSolver::clearSystems() {
             std::fill(v->begin(), v->end(), 0.0);
     }
     std::fill(heatByWater_.begin(), heatByWater_.end(), 0.0);
+    std::fill(waterByHeat_.begin(), waterByHeat_.end(), 0.0);
     for (std::size_t i = 0; i < volume_.size(); ++i)
         if (volume_[i] > 0) {
             heat_.mass[i] = capacity_[i] * volume_[i];
@@ -140,6 +141,7 @@ void PieceSolver::addSlot(FaceIndex face, std::size_t slot, std::size_t row, dou
     if (jacobian) {
         (face == sideFace ? water_.across.mid : water_.up.mid)[row] -= share * q.evaporationSlope;
         heatByWater_[row] += area * q.fluxByWater;
+        waterByHeat_[row] -= share * q.evaporationByHeat;
     }
 }
 
@@ -294,6 +296,7 @@ void PieceSolver::boil(const std::vector<double>& kelvin, const std::vector<doub
             if (jacobian) {
                 heat_.freezeRow(i);
                 heatByWater_[i] = 0;
+                waterByHeat_[i] = 0;
             }
         }
     }

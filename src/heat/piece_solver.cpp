@@ -88,9 +88,10 @@ void PieceSolver::allocate(double startK) {
     const std::size_t rows = columns_ * stride_, slots = 2 * columns_ + nodes_;
     heat_ = SplitSystem(columns_, stride_);
     water_ = SplitSystem(columns_, stride_);
-    for (auto* v : {&volume_, &reachUp_, &reachAcross_, &capacity_, &conductivity_, &diffusivity_,
-                    &heatByWater_, &heatFirst_, &heatSecond_, &waterFirst_, &waterSecond_, &rhs_,
-                    &coupled_, &now_.heat, &now_.water, &later_.heat, &later_.water})
+    for (auto* v :
+         {&volume_, &reachUp_, &reachAcross_, &capacity_, &conductivity_, &diffusivity_,
+          &heatByWater_, &waterByHeat_, &heatFirst_, &heatSecond_, &waterFirst_, &waterSecond_,
+          &rhs_, &coupled_, &now_.heat, &now_.water, &later_.heat, &later_.water})
         v->assign(rows, 0);
     for (auto* v : {&now_.sidePlate, &later_.sidePlate, &sidePlateSlope_, &plateFirst_})
         v->assign(nodes_, 0);

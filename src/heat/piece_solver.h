@@ -160,10 +160,13 @@ class PieceSolver {
     double tryStep(double dt);
     void solveHeat(double tau, const std::vector<double>& rates,
                    const std::vector<double>& waterRates, std::vector<double>& out);
+    void solveBoth(double tau, const std::vector<double>& water, const std::vector<double>& heat,
+                   std::vector<double>& waterOut, std::vector<double>& heatOut);
     double finish(double dt);
     double finishWater(double dt);
     double finishSidePlate(double dt);
     double settleWater();
+    void balanceWater();
     void accept(double dt);
 
     std::shared_ptr<const Material> material_;
@@ -189,7 +192,8 @@ class PieceSolver {
     Rates now_, later_;
     std::vector<double> capacity_, conductivity_, diffusivity_, sidePlateSlope_;
     SplitSystem heat_, water_;
-    std::vector<double> heatByWater_; ///< change of a row's heat by its water, at faces
+    /// Change of a row's heat by its water and of its water by its temperature, at faces.
+    std::vector<double> heatByWater_, waterByHeat_;
     std::vector<double> heatFirst_, heatSecond_, waterFirst_, waterSecond_, rhs_, coupled_,
         plateFirst_;
     Values trial_;
