@@ -12,10 +12,14 @@ namespace {
 constexpr double kBoilingSlackK = 1e-7;
 constexpr double kWaterHeat = 4180; // J/kgK, of water on its way through the food
 
-/// Harmonic: heat passes half of either cell, and a dry one is much the worse conductor.
-double between(double a, double b) {
-    return 2 * a * b / (a + b);
+/// Between two wet nodes conductivity changes smoothly; where one is dry, much the worse conductor,
+/// heat passes half of either cell.
+double between(double a, double b, bool bothWet) {
+    return bothWet ? (a + b) / 2 : 2 * a * b / (a + b);
 }
+/// How much of its way steam is spared by the lever of the boiling point; the value with the
+/// smallest error of space on four cooks in ovens and a pan.
+constexpr double kShorterWay = 0.55;
 } // namespace
 
 void PieceSolver::properties(const std::vector<double>& kelvin, const std::vector<double>& water) {
@@ -82,7 +86,8 @@ void PieceSolver::pass(std::size_t i, std::size_t j, double reach,
         coupling->mid[i] -= g;
         coupling->mid[j] -= g;
     };
-    const double g = reach * between(conductivity_[i], conductivity_[j]);
+    const double g =
+        reach * between(conductivity_[i], conductivity_[j], water[i] > 0 && water[j] > 0);
     const double rise = kelvin[j] - kelvin[i];
     double into = g * rise, carried = 0;
     couple(heatCoupling, g);
@@ -257,7 +262,7 @@ void PieceSolver::steamBetween(std::size_t dry, std::size_t wet, double flow,
     const double each = (vapour_->latentAtBoiling() + warming) * material_->waterPerVolume();
     const double over = kelvin[dry] - boiling, span = kelvin[dry] - kelvin[wet];
     const double lever = span > 0 ? std::clamp(over / span, 0.0, 1.0) : 0.5;
-    flow /= 1 - 0.35 * lever;
+    flow /= 1 - kShorterWay * lever;
     out.water[wet] -= flow;
     out.heat[wet] -= lever * flow * each;
     out.heat[dry] -= (1 - lever) * flow * each;
