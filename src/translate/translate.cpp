@@ -234,6 +234,18 @@ std::vector<std::string> companionLines(const Prepared& prepared, const Row& row
     return out;
 }
 
+RowDetail detailOf(const Prepared& prepared, const Row& row, bool inches) {
+    RowDetail out;
+    if (!row.reached)
+        return out;
+    if (auto outcome = fullOutcome(prepared, row))
+        out.outcome = std::move(*outcome);
+    out.lines = roundLines(prepared, row);
+    for (std::string& line : companionLines(prepared, row, inches))
+        out.lines.push_back(std::move(line));
+    return out;
+}
+
 bool ranksBefore(const Row& a, const Row& b, const cook::Outcome& reference) {
     if (a.reached != b.reached)
         return a.reached;

@@ -53,4 +53,11 @@ std::vector<std::string> companionLines(const Prepared& prepared, const Row& row
 /// Curves and profile of a row or of the reference, for drawing.
 Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row);
 
+/// What an opened row shows beside its numbers: the cook with curves, rounds and companions.
+struct RowDetail {
+    std::optional<cook::Outcome> outcome;
+    std::vector<std::string> lines;
+};
+RowDetail detailOf(const Prepared& prepared, const Row& row, bool inches);
+
 } // namespace dynamet::translate

@@ -24,10 +24,16 @@ void translated(Bench& bench) {
         [&] { return bench.window->isIdle() && reach(bench).rows().rowCount() > 0; }, 100000));
 }
 
+/// Opens the first row and waits for its curves.
+void openFirst(Bench& bench) {
+    reach(bench).openRow(0);
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 100000));
+}
+
 TEST(Cut, StandsBesideTheRecipesAndGoesBackInTimeAndOntoDisk) {
     Bench bench(true, Bench::Kitchen::few);
     translated(bench);
-    reach(bench).openRow(0);
+    openFirst(bench);
     QWidget* window = bench.window.get();
     auto* slider = find<QSlider>(window, "Moment of the cut");
     ASSERT_NE(slider, nullptr);
@@ -93,7 +99,7 @@ TEST(Piece, IsChangedInTheBookAndBackAgain) {
     EXPECT_EQ(recipe.piece.surface, dynamet::cook::SurfaceState::wet);
     EXPECT_NE(recipe.goal.words.find("House scale"), std::string::npos) << recipe.goal.words;
     ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 100000));
-    reach(bench).openRow(0);
+    openFirst(bench);
     const QString lines = textOf(bench.window.get(), "Reasons and times");
     EXPECT_LT(lines.indexOf(QStringLiteral("The piece of 28 mm: pull at")),
               lines.indexOf(QStringLiteral("The piece of 44 mm: pull at")));

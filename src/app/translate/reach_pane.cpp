@@ -156,33 +156,38 @@ void ReachPane::refreshOpenRow() {
         detailTitle_->setText(text(rowTitle(item.row, document_.kitchen())));
         detailPull_->setText(item.row.reached ? text(pullWords(item.row, units))
                                               : tr("not reached"));
-        QStringList lines, warnings;
-        for (const std::string& line : detailLines(item.row, *model_->prepared(), units))
-            lines << text(line);
-        for (const std::string& line : roundLines(*model_->prepared(), item.row))
-            lines << text(line);
-        for (const std::string& line :
-             companionLines(*model_->prepared(), item.row, document_.units().inches))
-            lines << text(line);
+        QStringList warnings;
         for (const auto& warning : item.row.warnings)
             warnings << tr("! %1").arg(text(warning.text));
-        detailLines_->setText(lines.join(QStringLiteral("\n")));
         detailWarnings_->setText(warnings.join(QStringLiteral("\n")));
         detailWarnings_->setVisible(!warnings.isEmpty());
-        drawCurves(item.row);
+        showLines(item.row, {});
+        curves_->setVisible(item.row.reached);
+        cuts_->setVisible(item.row.reached);
+        emit detailWanted(item.row);
     }
 }
 
-void ReachPane::drawCurves(const translate::Row& row) {
+void ReachPane::showLines(const translate::Row& row, const std::vector<std::string>& more) {
+    QStringList lines;
+    const auto units = document_.units().wording();
+    for (const std::string& line : detailLines(row, *model_->prepared(), units))
+        lines << text(line);
+    for (const std::string& line : more)
+        lines << text(line);
+    detailLines_->setText(lines.join(QStringLiteral("\n")));
+}
+
+void ReachPane::showDetail(const translate::Row& row, const translate::RowDetail& detail) {
+    if (!isOpen() || !model_->prepared() || row.target != *open_ || !detail.outcome)
+        return;
+    showLines(row, detail.lines);
+    cuts_->show(*model_->prepared(), row, *detail.outcome);
+    drawCurves(*detail.outcome);
+}
+
+void ReachPane::drawCurves(const cook::Outcome& outcome) {
     curves_->clearPlottables();
-    curves_->setVisible(row.reached);
-    cuts_->setVisible(row.reached);
-    if (!row.reached)
-        return;
-    const auto outcome = fullOutcome(*model_->prepared(), row);
-    if (!outcome)
-        return;
-    cuts_->show(*model_->prepared(), row, *outcome);
     const Units& units = document_.units();
     const auto seriesOf = [](const std::vector<cook::Sample>& samples,
                              double cook::Sample::*member) {
@@ -194,14 +199,12 @@ void ReachPane::drawCurves(const translate::Row& row) {
         return out;
     };
     auto* rect = curves_->axisRect();
-    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::bottomK), look::kAccent,
-                     units);
-    curves_->addLine(rect, seriesOf(outcome->samples, &cook::Sample::topK), look::kInk, units,
+    curves_->addLine(rect, seriesOf(outcome.samples, &cook::Sample::bottomK), look::kAccent, units);
+    curves_->addLine(rect, seriesOf(outcome.samples, &cook::Sample::topK), look::kInk, units,
                      Qt::DashLine);
     curves_->addLine(rect, seriesOf(model_->prepared()->outcome.samples, &cook::Sample::coreK),
                      look::kReference, units, Qt::DotLine);
-    curves_
-        ->addLine(rect, seriesOf(outcome->samples, &cook::Sample::coreK), look::kReference, units)
+    curves_->addLine(rect, seriesOf(outcome.samples, &cook::Sample::coreK), look::kReference, units)
         ->setPen(QPen(look::kReference, 2));
     curves_->xAxis->setLabel(tr("minutes, rest included"));
     curves_->yAxis->setLabel(QString::fromUtf8(unitSign(units.temperature())));

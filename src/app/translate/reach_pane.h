@@ -29,8 +29,12 @@ class ReachPane : public QWidget {
     /// Draws the opened row anew after its numbers changed.
     void refreshOpenRow();
 
+    /// What was asked for by `detailWanted` has come.
+    void showDetail(const translate::Row& row, const translate::RowDetail& detail);
+
   signals:
     void keepWanted();
+    void detailWanted(const dynamet::translate::Row& row);
 
   protected:
     void keyPressEvent(QKeyEvent* event) override;
@@ -38,7 +42,8 @@ class ReachPane : public QWidget {
   private:
     QWidget* buildList();
     QWidget* buildDetail();
-    void drawCurves(const translate::Row& row);
+    void drawCurves(const cook::Outcome& outcome);
+    void showLines(const translate::Row& row, const std::vector<std::string>& more);
     Document& document_;
     RowsModel* model_;
     QLabel* progress_;

@@ -52,6 +52,14 @@ TranslatePage::TranslatePage(Document& document, QWidget* parent)
                     reach_->refreshOpenRow();
             });
     connect(&worker_, &TranslationWorker::finished, this, [this] { reach_->rows().rank(); });
+    connect(reach_, &ReachPane::detailWanted, this, [this](const translate::Row& row) {
+        worker_.askDetail(row, document_.units().inches);
+    });
+    connect(&worker_, &TranslationWorker::detailReady, this,
+            [this](const translate::Row& row,
+                   const std::shared_ptr<const translate::RowDetail>& detail) {
+                reach_->showDetail(row, *detail);
+            });
     connect(reach_, &ReachPane::keepWanted, this, &TranslatePage::keep);
 }
 

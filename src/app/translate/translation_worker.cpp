@@ -23,7 +23,29 @@ void TranslationWorker::cancel() {
     stop_.request_stop();
     pool_.clear();
     ++id_;
+    ++detailId_;
     pending_ = 0;
+    detailPending_ = false;
+}
+
+void TranslationWorker::askDetail(const translate::Row& row, bool inches) {
+    if (!prepared_)
+        return;
+    detailPending_ = true;
+    const quint64 id = ++detailId_;
+    // Before the rows that still wait: somebody is looking at this one.
+    pool_.start(
+        [this, id, row, inches, prepared = prepared_] {
+            auto detail = std::make_shared<const translate::RowDetail>(
+                translate::detailOf(*prepared, row, inches));
+            QMetaObject::invokeMethod(this, [this, id, row, detail] {
+                if (id != detailId_)
+                    return;
+                detailPending_ = false;
+                emit detailReady(row, detail);
+            });
+        },
+        1);
 }
 
 void TranslationWorker::start(const translate::Request& request,

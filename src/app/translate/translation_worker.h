@@ -31,7 +31,9 @@ class TranslationWorker : public QObject {
     /// Starts a request and stops the one before. Targets listed in `first` are solved first.
     void start(const translate::Request& request, const std::vector<HeldRow>& first);
     void cancel();
-    bool isIdle() const { return pending_ == 0; }
+    /// Computes what an opened row shows; the newest question wins.
+    void askDetail(const translate::Row& row, bool inches);
+    bool isIdle() const { return pending_ == 0 && !detailPending_; }
     int total() const { return total_; }
     int done() const { return total_ - pending_; }
     PreparedPointer prepared() const { return prepared_; }
@@ -41,12 +43,15 @@ class TranslationWorker : public QObject {
     void failed(const QString& reason);
     void rowReady(const dynamet::translate::Row& row, bool complete);
     void finished();
+    void detailReady(const dynamet::translate::Row& row,
+                     const std::shared_ptr<const dynamet::translate::RowDetail>& detail);
 
   private:
     void takePrepared(quint64 id, PreparedPointer prepared, const std::vector<HeldRow>& first);
     void takeRow(quint64 id, const translate::Row& row, bool complete);
     QThreadPool pool_;
-    quint64 id_ = 0;
+    quint64 id_ = 0, detailId_ = 0;
+    bool detailPending_ = false;
     std::stop_source stop_;
     PreparedPointer prepared_;
     int total_ = 0, pending_ = 0;
