@@ -3,161 +3,14 @@
 
 #include "cook/cook.h"
 
-#include "cook/passage.h"
+#include "cook/pull.h"
 
 #include <algorithm>
 #include <cmath>
-#include <fmt/format.h>
 #include <functional>
 
 namespace dynamet::cook {
 namespace {
-
-constexpr double kPeakToleranceK = 0.02;
-constexpr int kMostPullRounds = 12;
-constexpr double kMostCarryOverK = 45;
-constexpr double kFarPastK = 0.5; // a goal is missed when it was passed by this before the end
-
-Result<bool> continueTo(Simulation& simulation, double untilS, const std::vector<double>& turns) {
-    for (double turn : turns) {
-        if (turn <= simulation.timeS() + 1e-9 || turn >= untilS)
-            continue;
-        if (const auto done = simulation.cookUntil(turn); !done)
-            return done;
-        simulation.turn();
-    }
-    return simulation.cookUntil(untilS);
-}
-
-const Simulation::Moment* latestBefore(const std::vector<Simulation::Moment>& kept, double timeS) {
-    const Simulation::Moment* best = nullptr;
-    for (const auto& moment : kept)
-        if (moment.state.timeS < timeS)
-            best = &moment;
-    return best;
-}
-
-/// The last stage as far as its core has to come, with moments to come back to.
-struct Passed {
-    std::vector<StagePassed> stages;
-    double startS = 0; ///< of the last stage
-    Settled last;
-};
-
-Result<Outcome> pullAt(Simulation& simulation, const Passed& passed, double pullS,
-                       const Programme& programme) {
-    const Simulation::Moment* from = latestBefore(passed.last.kept, pullS);
-    simulation.restore(from ? *from : passed.last.kept.front());
-    const auto& turns = passed.last.turns;
-    if (const auto done = continueTo(simulation, pullS, turns); !done)
-        return tl::unexpected(done.error());
-    Outcome outcome;
-    outcome.stages = passed.stages;
-    outcome.lastStartS = passed.startS;
-    if (const auto done = restAfter(simulation, programme, outcome, nullptr); !done)
-        return tl::unexpected(done.error());
-    if (!turns.empty() && turns.front() < pullS)
-        outcome.turnS = turns.front();
-    return outcome;
-}
-
-/// What the target is read on.
-double readOf(const Outcome& outcome, food::ReadAt at) {
-    return at == food::ReadAt::plate ? outcome.plateK : outcome.peakK;
-}
-
-tl::unexpected<Error> tooHot(double kelvin) {
-    return fail(Errc::refused,
-                fmt::format("the core comes to {:.0f} °C however soon the last stage "
-                            "ends",
-                            kelvin - kZeroCelsiusK));
-}
-
-/// Where to look for the pull: a first idea (from the last stage's start) and how the reading
-/// answers to it, K/s; 0 = neither is known.
-struct PullIdea {
-    double tookS = 0, slope = 0;
-};
-
-/// The pull time whose peak (or plate) is the target: secant steps held inside a shrinking bracket.
-/// Pulling when the core itself is at the target can only meet or pass the peak; the plate may have
-/// cooled again, and then the bracket is opened upwards. Leaves in `idea` what it found.
-Result<Outcome> solvePull(Simulation& simulation, const Passed& passed, const Programme& programme,
-                          const CookTarget& target, PullIdea& idea) {
-    double low = passed.startS, high = passed.last.passage.reachedS;
-    double at = idea.tookS > 0 ? std::min(low + idea.tookS, high) : high;
-    double beforeAt = 0, beforeMiss = 0, slope = idea.slope;
-    bool known = at < high; // a pull that is too late has been seen
-    Result<Outcome> outcome = fail(Errc::notConverged, "no pull found");
-    for (int round = 0; round < kMostPullRounds; ++round) {
-        outcome = pullAt(simulation, passed, at, programme);
-        if (!outcome)
-            return outcome;
-        idea = {at - passed.startS, slope};
-        const double miss = readOf(*outcome, target.readAt) - target.coreK;
-        if (std::abs(miss) < kPeakToleranceK)
-            return outcome;
-        if (miss > kFarPastK && at <= passed.startS)
-            return tooHot(readOf(*outcome, target.readAt));
-        (miss > 0 ? high : low) = at;
-        known = known || miss > 0;
-        if (!known || high - low < 1e-3) // later than when the core itself was there
-            high = at + 0.5 * std::max(at - passed.startS, 60.0);
-        if (round > 0 && std::abs(at - beforeAt) > 1e-6) {
-            slope = (miss - beforeMiss) / (at - beforeAt);
-        } else if (slope <= 0) {
-            const Simulation::Moment& last = passed.last.kept.back();
-            const double span = std::max(at - last.state.timeS, 1e-3);
-            slope = (outcome->pullK - simulation.coreOf(last)) / span;
-        }
-        beforeAt = at;
-        beforeMiss = miss;
-        const double next = slope > 0 ? at - miss / slope : (low + high) / 2;
-        const bool inside = next > low && next < high;
-        at = inside ? next : (low + high) / 2;
-    }
-    if (const double read = readOf(*outcome, target.readAt); read > target.coreK + kFarPastK)
-        return tooHot(read);
-    return outcome;
-}
-
-/// Cooks the last stage to its target, with the turn of "once" put at half of the time it is on,
-/// by repetition.
-Result<Outcome> solveLast(Simulation& simulation, Passed& passed, const FoodPiece& piece,
-                          const Programme& programme, const CookTarget& target,
-                          const Effort& effort) {
-    constexpr int kMostTurnRounds = 6;
-    const Simulation::Moment first = simulation.moment();
-    const bool seek = programme.turning == Turning::once && !programme.turnAtS;
-    const bool direct = target.readAt == food::ReadAt::pull || target.readAt == food::ReadAt::bath;
-    const PassageGoal goal{target.coreK, passed.startS + programme.longestS,
-                           target.coreK - kMostCarryOverK};
-    double guess = programme.guessS > 0 ? programme.guessS : firstGuessS(piece);
-    Result<Outcome> outcome = fail(Errc::notConverged, "no turn found");
-    PullIdea idea;
-    for (int round = 0; round < (seek ? kMostTurnRounds : 1); ++round) {
-        simulation.restore(first);
-        const auto turnAt = seek ? std::optional(guess / 2) : programme.turnAtS;
-        auto last = forwardSettled(simulation, goal, {programme.turning, turnAt}, nullptr);
-        if (!last)
-            return tl::unexpected(last.error());
-        passed.last = std::move(*last);
-        const Passage& way = passed.last.passage;
-        if (!std::isfinite(way.reachedS))
-            return fail(Errc::refused,
-                        fmt::format("the core stops at {:.0f} °C within {:.0f} h",
-                                    way.highestK - kZeroCelsiusK, programme.longestS / 3600));
-        outcome = direct ? pullAt(simulation, passed, way.reachedS, programme)
-                         : solvePull(simulation, passed, programme, target, idea);
-        if (!outcome)
-            return outcome;
-        const double took = outcome->pullS - passed.startS;
-        if (std::abs(took - guess) < nearShareOf(effort) * guess)
-            break;
-        guess = std::max(took, 1.0);
-    }
-    return outcome;
-}
 
 Result<Simulation> simulationOf(const FoodPiece& piece, const Programme& programme,
                                 const Effort& effort, const Tables& tables) {
@@ -183,7 +36,12 @@ Result<Outcome> cookTo(const FoodPiece& piece, const Programme& programme, const
         return tl::unexpected(stages.error());
     passed.stages = std::move(*stages);
     passed.startS = simulation->timeS();
-    Result<Outcome> outcome = solveLast(*simulation, passed, piece, programme, target, effort);
+    double guess = programme.guessS;
+    if (seeksTurn(programme) && guess <= 0 && effort.cells > kQuick.cells) // cheaper on few cells
+        if (const auto rough = cookTo(piece, programme, target, kQuick, tables))
+            guess = rough->pullS - rough->lastStartS;
+    Result<Outcome> outcome =
+        solveLast(*simulation, passed, piece, programme, target, guess, effort);
     if (!outcome)
         return outcome;
     simulation->fill(*outcome);

@@ -68,7 +68,8 @@ TEST(Stages, AReverseSearIsEvenerThanAHotOvenAndBrownerThanASlowOne) {
     EXPECT_NEAR(seared.stages[0].leaveK, C(45), 0.5);
     EXPECT_NEAR(seared.peakK, C(56), 0.1);
     EXPECT_LT(seared.rimShare, 0.8 * hot.rimShare);
-    EXPECT_NEAR(seared.turnS - seared.lastStartS, (seared.pullS - seared.lastStartS) / 2, 3);
+    const double half = (seared.pullS - seared.lastStartS) / 2;
+    EXPECT_NEAR(seared.turnS - seared.lastStartS, half, 0.05 * half);
     EXPECT_GT(seared.paler(), 1.5 * slow.paler());
 }
 
