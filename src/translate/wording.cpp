@@ -94,8 +94,6 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
         out.push_back("Not reached: " + row.reason);
         return out;
     }
-    for (const std::string& line : rowStageLines(row, prepared, units))
-        out.push_back(line);
     if (!row.watched || *row.watched < row.outcome.stages.size())
         out.push_back("The last stage goes by the clock; the core comes to " +
                       degrees(row.outcome.peakK, units) + ".");

@@ -5,6 +5,7 @@
 
 #include "app/look/palette.h"
 #include "app/translate/row_delegate.h"
+#include "translate/stage_words.h"
 
 #include <QKeyEvent>
 #include <QScrollArea>
@@ -15,9 +16,9 @@ namespace dynamet::app {
 ReachPane::ReachPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), model_(new RowsModel(document, this)),
       progress_(new QLabel), list_(new QListView), stack_(new QStackedWidget),
-      detailTitle_(new QLabel), detailPull_(new QLabel), detailLines_(new QLabel),
-      detailWarnings_(new QLabel), cuts_(new CutsPane(document)), curves_(new Plot),
-      back_(new QPushButton(tr("Back to all rows"))) {
+      detailTitle_(new QLabel), detailPull_(new QLabel), detailStages_(new QLabel),
+      detailLines_(new QLabel), detailWarnings_(new QLabel), cuts_(new CutsPane(document)),
+      curves_(new Plot), back_(new QPushButton(tr("Back to all rows"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
@@ -79,6 +80,8 @@ QWidget* ReachPane::buildDetail() {
     detailPull_->setObjectName(QStringLiteral("readout"));
     detailPull_->setAccessibleName(tr("Pull"));
     detailPull_->setWordWrap(true);
+    detailStages_->setWordWrap(true);
+    detailStages_->setAccessibleName(tr("Stages, in order"));
     detailLines_->setWordWrap(true);
     detailLines_->setAccessibleName(tr("Reasons and times"));
     detailWarnings_->setObjectName(QStringLiteral("caution"));
@@ -95,6 +98,7 @@ QWidget* ReachPane::buildDetail() {
     head->addSpacing(8);
     head->addLayout(named, 1);
     box->addLayout(head);
+    box->addWidget(detailStages_);
     box->addWidget(cuts_, 1);
     auto* legend = new QLabel(tr("Thick: core (dotted: core in the recipe). Rust: the face that "
                                  "lay down first; dashed: the other."));
@@ -156,7 +160,11 @@ void ReachPane::refreshOpenRow() {
         detailTitle_->setText(text(rowTitle(item.row, document_.kitchen())));
         detailPull_->setText(item.row.reached ? text(pullWords(item.row, units))
                                               : tr("not reached"));
-        QStringList warnings;
+        QStringList stages, warnings;
+        for (const std::string& line : rowStageLines(item.row, *model_->prepared(), units))
+            stages << text(line);
+        detailStages_->setText(stages.join(QStringLiteral("\n")));
+        detailStages_->setVisible(!stages.isEmpty());
         for (const auto& warning : item.row.warnings)
             warnings << tr("! %1").arg(text(warning.text));
         detailWarnings_->setText(warnings.join(QStringLiteral("\n")));

@@ -51,6 +51,7 @@ class ReachPane : public QWidget {
     QStackedWidget* stack_;
     QLabel* detailTitle_;
     QLabel* detailPull_;
+    QLabel* detailStages_; ///< of a recipe of several stages, what to do in which order
     QLabel* detailLines_;
     QLabel* detailWarnings_;
     CutsPane* cuts_;
