@@ -31,7 +31,7 @@ void PieceSolver::properties(const std::vector<double>& kelvin, const std::vecto
             else
                 material_->partial(kelvin[i], water[i], capacity_[i], conductivity_[i]);
         }
-        if (dry_)
+        if (!waterMoves())
             continue;
         for (std::size_t i = first; i < first + nodes_; ++i)
             diffusivity_[i] = kelvin[i] > material_->freezingK()
@@ -58,7 +58,7 @@ void PieceSolver::thinCap() {
 
 void PieceSolver::clearSystems() {
     for (SplitSystem* s : {&heat_, &water_}) {
-        if (s == &water_ && dry_)
+        if (s == &water_ && !waterMoves())
             continue;
         for (auto* v :
              {&s->up.low, &s->up.mid, &s->up.high, &s->across.low, &s->across.mid, &s->across.high})
@@ -91,7 +91,7 @@ void PieceSolver::pass(std::size_t i, std::size_t j, double reach,
     const double rise = kelvin[j] - kelvin[i];
     double into = g * rise, carried = 0;
     couple(heatCoupling, g);
-    if (!dry_) {
+    if (waterMoves()) {
         const double d = reach * 0.5 * (diffusivity_[i] + diffusivity_[j]);
         const double flow = d * (water[j] - water[i]);
         if (flow != 0 && arrivesHot(kelvin, water, flow > 0 ? i : j)) {

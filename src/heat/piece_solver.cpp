@@ -275,7 +275,36 @@ FaceFlux PieceSolver::faceNow(FaceIndex face) const {
                     state_.timeS);
 }
 
+/// No water, or none that a face, a film, a front or a gradient moves.
+bool PieceSolver::waterStandsStill() const {
+    if (watery_)
+        return false;
+    if (dry_)
+        return true;
+    for (const FaceBoundary& face : boundary_)
+        if (face.vapourPa && face.air)
+            return false;
+    const auto& left = state_.waterLeft;
+    return std::all_of(state_.film.begin(), state_.film.end(), [](double f) { return f <= 0; }) &&
+           std::all_of(left.begin(), left.end(), [](double w) { return w == 1; });
+}
+
+void PieceSolver::settleStill() {
+    const bool still = waterStandsStill();
+    if (still == still_ && !still)
+        return;
+    fresh_ = fresh_ && still == still_;
+    still_ = still;
+    trial_.water = state_.waterLeft;
+    trial_.evaporated = state_.evaporated;
+    trial_.steam = state_.steam;
+    trial_.film = state_.film;
+    for (auto* v : {&waterFirst_, &waterSecond_, &now_.water, &later_.water})
+        std::fill(v->begin(), v->end(), 0.0);
+}
+
 Result<bool> PieceSolver::advance(double untilS, const StepObserver& observer) {
+    settleStill();
     while (state_.timeS < untilS) {
         double goal = untilS;
         const auto kink = std::upper_bound(kinks_.begin(), kinks_.end(), state_.timeS + 1e-9);

@@ -119,6 +119,9 @@ class PieceSolver {
     void allocate(double startK);
     void numberSlots();
     void dryFaces();
+    bool waterStandsStill() const;
+    void settleStill();
+    bool waterMoves() const { return !dry_ && !still_; }
     std::size_t middleRow(FaceIndex face) const;
     std::size_t middleSlot(FaceIndex face) const;
     Surface surfaceAt(double kelvin, double waterLeft) const;
@@ -188,6 +191,7 @@ class PieceSolver {
     State state_;
     bool fresh_ = false;  ///< `now_` and the systems belong to the present state
     bool dry_ = true;     ///< no water or none that moves
+    bool still_ = false;  ///< nothing in these surroundings moves or boils the water
     bool watery_ = false; ///< water can boil
     Rates now_, later_;
     std::vector<double> capacity_, conductivity_, diffusivity_, sidePlateSlope_;

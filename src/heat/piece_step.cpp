@@ -38,12 +38,12 @@ double PieceSolver::tryStep(double dt) {
     const std::size_t rows = volume_.size();
     const bool side = boundary_[sideFace].lumpedPlate && hasFace(sideFace);
     const double boiling = vapour_->boilingK(), freezing = material_->freezingK();
-    if (!dry_) {
+    if (waterMoves()) {
         water_.factor(kGamma * dt);
         heat_.factor(kGamma * dt);
         solveBoth(kGamma * dt, now_.water, now_.heat, waterFirst_, heatFirst_);
     } else {
-        for (std::size_t i = 0; i < rows; ++i)
+        for (std::size_t i = 0; i < rows && !still_; ++i)
             waterFirst_[i] = volume_[i] > 0 ? now_.water[i] / volume_[i] : 0;
         heat_.factor(kGamma * dt);
         heat_.solve(now_.heat, heatFirst_);
@@ -54,7 +54,7 @@ double PieceSolver::tryStep(double dt) {
         if ((t < freezing || trial_.kelvin[i] < freezing) && volume_[i] > 0)
             trial_.kelvin[i] = warmedBy(i, dt * heatFirst_[i]);
     }
-    for (std::size_t i = 0; i < rows; ++i) {
+    for (std::size_t i = 0; i < rows && !still_; ++i) {
         trial_.water[i] = std::clamp(state_.waterLeft[i] + dt * waterFirst_[i], 0.0, 1.0);
         if (watery_ && trial_.water[i] > 0 && volume_[i] > 0)
             trial_.kelvin[i] = std::min(trial_.kelvin[i], boiling);
@@ -94,18 +94,18 @@ void PieceSolver::solveBoth(double tau, const std::vector<double>& water,
 double PieceSolver::finish(double dt) {
     const std::size_t rows = volume_.size();
     const double freezing = material_->freezingK();
-    if (!dry_) {
+    if (waterMoves()) {
         for (std::size_t i = 0; i < rows; ++i) {
             later_.water[i] -= 2 * volume_[i] * waterFirst_[i];
             later_.heat[i] -= 2 * heat_.mass[i] * heatFirst_[i];
         }
         solveBoth(kGamma * dt, later_.water, later_.heat, waterSecond_, heatSecond_);
     } else {
-        for (std::size_t i = 0; i < rows; ++i) {
+        for (std::size_t i = 0; i < rows && !still_; ++i)
             waterSecond_[i] =
                 volume_[i] > 0 ? later_.water[i] / volume_[i] - 2 * waterFirst_[i] : 0;
+        for (std::size_t i = 0; i < rows; ++i)
             rhs_[i] = later_.heat[i] - 2 * heat_.mass[i] * heatFirst_[i];
-        }
         heat_.solve(rhs_, heatSecond_);
     }
     double worst = 0, squares = 0;
@@ -120,9 +120,9 @@ double PieceSolver::finish(double dt) {
             trial_.kelvin[i] = warmedBy(i, change);
         }
     }
-    const double worstWater = finishWater(dt);
+    const double worstWater = still_ ? 0 : finishWater(dt);
     worst = std::max(worst, finishSidePlate(dt));
-    const double overshoot = settleWater();
+    const double overshoot = still_ ? 0 : settleWater();
     balanceWater();
     return std::max({std::sqrt(squares / totalVolume_), worst / kNodeTolerances,
                      overshoot / kOvershootTolerances, worstWater / kWaterPerKelvin}) /
@@ -197,7 +197,7 @@ double PieceSolver::settleWater() {
 /// What left the faces is what the nodes lost: the rates at the step's ends say where, the nodes
 /// how much.
 void PieceSolver::balanceWater() {
-    if (dry_)
+    if (!waterMoves())
         return;
     double lost = 0, left = 0;
     for (std::size_t i = 0; i < volume_.size(); ++i)

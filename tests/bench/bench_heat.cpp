@@ -145,6 +145,8 @@ void byCells(benchmark::State& state, Kind kind) {
 constexpr auto kMs = benchmark::kMillisecond;
 
 BENCHMARK_CAPTURE(ours, dry_cells_tolerance_mK, dry())
+    ->Args({12, 600})
+    ->Args({14, 500})
     ->Args({16, 300})
     ->Args({20, 200})
     ->Args({28, 100})
