@@ -22,13 +22,13 @@ constexpr double kDryContact = 200;                          // dry and uneven, 
 constexpr double kFoodEmissivity = 0.9, kTentView = 0.1;
 
 /// A temperature with the change of its curve, when the field has one.
-heat::TimeCurve curveOf(const HeatField& field, const FieldNumber& number) {
+heat::TimeCurve curveOf(const HeatField& field, const FieldNumber& number, double sinceS) {
     for (const kitchen::FieldCurve& curve : field.curves) {
         if (curve.key != number.key)
             continue;
         std::vector<std::pair<double, double>> points;
         for (std::size_t i = 0; i < curve.timeS.size(); ++i)
-            points.emplace_back(curve.timeS[i], number.value + curve.change[i]);
+            points.emplace_back(sinceS + curve.timeS[i], number.value + curve.change[i]);
         return heat::TimeCurve(points);
     }
     return heat::TimeCurve(number.value);
@@ -75,17 +75,18 @@ std::optional<SurfaceState> surfaceOf(const std::string& text) {
     return enumOf<SurfaceState>(kSurfaces, text);
 }
 
-heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::Site& site) {
+heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::Site& site,
+                              double sinceS) {
     const auto see = [&](Term term) { return seenBy(field, face, term); };
     heat::FaceBoundary out;
     const FieldNumber* air = see(Term::air);
     const FieldNumber* h = see(Term::hAir);
     if (air && h)
-        out.air = heat::Convection{curveOf(field, *air), h->value};
+        out.air = heat::Convection{curveOf(field, *air, sinceS), h->value};
     for (const auto& [kelvin, view] :
          {std::pair{Term::radiant, Term::view}, std::pair{Term::radiant2, Term::view2}})
         if (const FieldNumber* t = see(kelvin), *f = see(view); t && f)
-            out.radiators.push_back({curveOf(field, *t), f->value});
+            out.radiators.push_back({curveOf(field, *t, sinceS), f->value});
     if (const FieldNumber* vapour = see(Term::vapour); vapour && out.air)
         out.vapourPa = std::min(vapour->value, 0.95 * pressurePa(site));
     const FieldNumber* contact = see(Term::contact);
@@ -106,11 +107,11 @@ heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::
             lumped.setK = set->value;
         out.lumpedPlate = lumped;
     } else if (contact && plate) {
-        out.plate = heat::FixedPlate{curveOf(field, *plate), contact->value};
+        out.plate = heat::FixedPlate{curveOf(field, *plate, sinceS), contact->value};
     }
     if (const FieldNumber* liquid = see(Term::liquid), *hLiquid = see(Term::hLiquid);
         liquid && hLiquid)
-        out.liquid = heat::Liquid{curveOf(field, *liquid), hLiquid->value};
+        out.liquid = heat::Liquid{curveOf(field, *liquid, sinceS), hLiquid->value};
     return out;
 }
 

@@ -90,9 +90,10 @@ struct Effort {
 inline constexpr Effort kQuick{16, 0.4, 6};
 inline constexpr Effort kFull{48, 0.1, 16};
 
-/// Boundary of one face of the appliance under a field; numbers that are missing add nothing.
+/// Boundary of one face of the appliance under a field; numbers that are missing add nothing. What
+/// changes in time (a fire burning down) began at `sinceS`.
 heat::FaceBoundary boundaryOf(const kitchen::HeatField& field, kitchen::Face face,
-                              const kitchen::Site& site);
+                              const kitchen::Site& site, double sinceS = 0);
 /// Boundary while resting: bottom (rack or board) and top (open or under a tent).
 heat::FaceBoundary restingBoundary(const Rest& rest, const kitchen::Site& site, bool bottom);
 

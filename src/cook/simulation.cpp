@@ -78,9 +78,13 @@ std::size_t Simulation::foodFace(heat::FaceIndex face) const {
 void Simulation::beginStage(const kitchen::HeatField& field, const kitchen::Site& site,
                             bool edgesDown) {
     const bool twoFaces = hasTwoFaces(piece_.shape);
-    const auto bottom = boundaryOf(field, kitchen::Face::bottom, site);
-    const auto top = boundaryOf(field, kitchen::Face::top, site);
-    const auto side = boundaryOf(field, kitchen::Face::side, site);
+    if (!(field == field_)) {
+        field_ = field;
+        fieldSinceS_ = timeS();
+    }
+    const auto bottom = boundaryOf(field, kitchen::Face::bottom, site, fieldSinceS_);
+    const auto top = boundaryOf(field, kitchen::Face::top, site, fieldSinceS_);
+    const auto side = boundaryOf(field, kitchen::Face::side, site, fieldSinceS_);
     if (!twoFaces)
         surround({}, side, {});
     else if (edgesDown) // both faces look sideways while an edge is on the plate

@@ -30,7 +30,8 @@ class Simulation {
     /// Back to a moment of the last stage, before any rest.
     void restore(const Moment& moment);
 
-    /// Changes the surroundings: a stage's field, or its edges on the plate.
+    /// Changes the surroundings: a stage's field, or its edges on the plate. A fire's curve begins
+    /// with the stage, or goes on when the stage before had the same field.
     void beginStage(const kitchen::HeatField& field, const kitchen::Site& site, bool edgesDown);
     /// A rest, or a wait between stages.
     void beginRest(const Rest& rest, const kitchen::Site& site);
@@ -72,6 +73,8 @@ class Simulation {
     FoodPiece piece_;
     std::vector<std::size_t> organisms_;
     double smokeK_ = std::numeric_limits<double>::infinity();
+    kitchen::HeatField field_; ///< of the stage
+    double fieldSinceS_ = 0;
     std::array<heat::FaceBoundary, 3> around_;
     std::array<heat::FaceBoundary, 3> stage_; ///< of the last stage, to come back to
     CrustRates before_;

@@ -30,6 +30,23 @@ json stageJson(const translate::Request& request, const translate::WrittenStage&
     return out;
 }
 
+/// Rows with the numeric field of the place that the cook moved to.
+json rowsJson(const translate::Request& r, const std::vector<translate::Row>& rows) {
+    json out = json::array();
+    for (const translate::Row& row : rows) {
+        json one = rowJson(row, r.kitchen);
+        if (row.reached)
+            if (const auto programme = programmeOf(r, row)) {
+                const bool early = r.moved && *r.moved < programme->before.size();
+                one["field"] =
+                    fieldJson(early ? programme->before[*r.moved].field : programme->field);
+                one["pressure_Pa"] = pressurePa(programme->site);
+            }
+        out.push_back(one);
+    }
+    return out;
+}
+
 } // namespace
 
 json snapshotJson(const translate::Prepared& prepared, const std::vector<translate::Row>& rows) {
@@ -83,18 +100,7 @@ json snapshotJson(const translate::Prepared& prepared, const std::vector<transla
         out["before"].push_back(stageJson(r, r.before[i], prepared.programme.before[i]));
     if (r.moved)
         out["moved_stage"] = *r.moved + 1;
-    out["rows"] = json::array();
-    for (const translate::Row& row : rows) {
-        json one = rowJson(row, r.kitchen);
-        if (row.reached)
-            if (const auto programme = programmeOf(r, row)) {
-                const bool early = r.moved && *r.moved < programme->before.size();
-                one["field"] =
-                    fieldJson(early ? programme->before[*r.moved].field : programme->field);
-                one["pressure_Pa"] = pressurePa(programme->site);
-            }
-        out["rows"].push_back(one);
-    }
+    out["rows"] = rowsJson(r, rows);
     return out;
 }
 

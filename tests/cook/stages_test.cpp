@@ -97,6 +97,24 @@ TEST(Stages, SayWhichOneNeverComesToWhereItIsLeft) {
     EXPECT_NE(o.error().message.find("50 °C"), std::string::npos) << o.error().message;
 }
 
+// A fire burns down from when the food goes in, not from the start of a stage before it; food that
+// comes back to the same fire finds it as it is by then.
+TEST(Stages, AFallingFireBeginsWithItsStage) {
+    kitchen::HeatField fire = ovenField(260, 20, 0);
+    for (const Term term : {Term::air, Term::radiant})
+        fire.curves.push_back({{Face::all, term}, {0, 1800}, {0, -160}, ""});
+    const FoodPiece p = piece(30);
+    const auto alone = cookFor(p, straight(fire), 900, kFull, tables(p));
+    Programme later = straight(fire); // an hour in surroundings as cold as itself
+    later.before.push_back(
+        {ovenField(6, 5, 0), {}, Turning::never, std::nullopt, 3600, {}, false, 0});
+    const auto after = cookLastFor(p, later, 900, kFull, tables(p));
+    EXPECT_NEAR(after->pullK, alone->pullK, 0.1);
+    Programme again = straight(fire);
+    again.before.push_back({fire, {}, Turning::never, std::nullopt, 450, {}, false, 0});
+    EXPECT_NEAR(cookLastFor(p, again, 450, kFull, tables(p))->pullK, alone->pullK, 0.1);
+}
+
 // Sous vide, then a sear: the core was hottest in the bath and the peak says so; a sear that is
 // asked to end at a core which the bath has passed is refused, not answered with no sear.
 TEST(Stages, ThePeakIsThatOfTheWholeCook) {
