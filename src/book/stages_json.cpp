@@ -17,6 +17,7 @@ std::string stagesJson(const RecipeRecord& recipe) {
                  {"setting", record.settingText},
                  {"zone", stage.place.zone},
                  {"vessel_id", stage.place.vesselId},
+                 {"lid_open", stage.place.lidOpen},
                  {"ends_after_s", stage.endsAfterS},
                  {"edges_down", stage.edgesDown},
                  {"wait_s", stage.waitS},
@@ -27,6 +28,7 @@ std::string stagesJson(const RecipeRecord& recipe) {
     }
     return json{{"before", before},
                 {"last_for_s", recipe.lastForS},
+                {"last_lid_open", recipe.reference.lidOpen},
                 {"rest",
                  {{"on_board", recipe.rest.onBoard},
                   {"tented", recipe.rest.tented},
@@ -40,6 +42,7 @@ bool readStagesJson(const std::string& text, const kitchen::Kitchen& kitchen,
     if (!from.is_object())
         return true;
     recipe.lastForS = from.value("last_for_s", recipe.lastForS);
+    recipe.reference.lidOpen = from.value("last_lid_open", false);
     if (const auto rest = from.find("rest"); rest != from.end()) {
         recipe.rest.onBoard = rest->value("on_board", recipe.rest.onBoard);
         recipe.rest.tented = rest->value("tented", recipe.rest.tented);
@@ -55,7 +58,8 @@ bool readStagesJson(const std::string& text, const kitchen::Kitchen& kitchen,
         const auto setting = kitchen::parseSetting(appliance->controls, record.settingText);
         if (!setting)
             return false;
-        stage.place = {appliance->id, *setting, one.value("zone", ""), one.value("vessel_id", "")};
+        stage.place = {appliance->id, *setting, one.value("zone", ""), one.value("vessel_id", ""),
+                       one.value("lid_open", false)};
         stage.endsAfterS = one.value("ends_after_s", 0.0);
         if (one.contains("ends_at_core_k"))
             stage.endsAtCoreK = one.at("ends_at_core_k").get<double>();

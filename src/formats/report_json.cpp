@@ -95,6 +95,8 @@ json rowJson(const translate::Row& row, const kitchen::Kitchen& kitchen) {
     }
     out["setting"] = appliance ? settingText(appliance->controls, row.instruction.setting) : "";
     out["turning"] = word(row.instruction.turning);
+    if (row.instruction.lidOpen)
+        out["lid_open"] = true;
     out["pull_C"] = row.instruction.pullK - kZeroCelsiusK;
     if (row.watched)
         out["watched_stage"] = *row.watched + 1;

@@ -3,6 +3,7 @@
 
 #include "translate/programmes.h"
 
+#include "kitchen/open_lid.h"
 #include "translate/school_effects.h"
 
 #include <fmt/format.h>
@@ -30,15 +31,19 @@ Result<Placed> placed(const Request& request, const Reference& at) {
         return tl::unexpected(field.error());
     Placed out;
     out.field = std::move(*field);
+    const auto* appliance = findAppliance(request.kitchen, at.applianceId);
+    if (const auto* site = findSite(request.kitchen, appliance->siteId))
+        out.site = *site;
+    const auto* zone = findZone(*appliance, at.zone);
+    if (at.lidOpen && hasLid(appliance->kind))
+        out.field =
+            withLidOpen(std::move(out.field), zone && zone->direct, out.site.ambient.kelvin());
     const double touch = contactFactor(request.schools);
     for (kitchen::FieldNumber& number : out.field.numbers)
         if (number.key.term == kitchen::Term::contact) {
             number.value *= touch;
             number.u *= touch;
         }
-    const auto* appliance = findAppliance(request.kitchen, at.applianceId);
-    if (const auto* site = findSite(request.kitchen, appliance->siteId))
-        out.site = *site;
     if (hasTwoFaces(request.piece.shape) && facesDiffer(out.field, out.site))
         out.turning = turningOf(request.schools);
     out.heat = appliance->name;
@@ -95,7 +100,7 @@ Result<cook::Programme> writtenProgramme(const Request& request) {
 
 Result<cook::Programme> programmeFor(const Request& request, const Target& target,
                                      const kitchen::Setting& setting, double stageS) {
-    const Reference at{target.applianceId, setting, target.zone, target.vesselId};
+    const Reference at = placeOn(request, target, setting);
     if (!request.moved)
         return staged(request, {}, at, 0);
     auto before = request.before;
@@ -106,6 +111,12 @@ Result<cook::Programme> programmeFor(const Request& request, const Target& targe
     if (stageS > 0)
         moved.endsAfterS = stageS;
     return staged(request, before, request.reference, request.lastForS);
+}
+
+Reference placeOn(const Request& request, const Target& target, const kitchen::Setting& setting) {
+    const auto* appliance = findAppliance(request.kitchen, target.applianceId);
+    return {target.applianceId, setting, target.zone, target.vesselId,
+            movedFrom(request).lidOpen && appliance && kitchen::hasLid(appliance->kind)};
 }
 
 double writtenStageS(const Request& request) {

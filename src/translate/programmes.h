@@ -17,6 +17,9 @@ Result<cook::Programme> writtenProgramme(const Request& request);
 Result<cook::Programme> programmeFor(const Request& request, const Target& target,
                                      const kitchen::Setting& setting, double stageS = 0);
 
+/// Where the moved stage goes: the target at a setting, its lid as it was written.
+Reference placeOn(const Request& request, const Target& target, const kitchen::Setting& setting);
+
 /// How long the moved stage takes as written; 0 where a core ends it, or where all moves.
 double writtenStageS(const Request& request);
 

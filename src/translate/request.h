@@ -19,6 +19,7 @@ struct Reference {
     kitchen::Setting setting;
     std::string zone;
     std::string vesselId;
+    bool lidOpen = false; ///< of a grill or kettle; it goes with the stage to others that have one
     bool operator==(const Reference&) const = default;
 };
 

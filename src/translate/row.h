@@ -38,7 +38,8 @@ struct RuleOfThumb {
 struct Instruction {
     kitchen::Setting setting;
     cook::Turning turning = cook::Turning::never;
-    double pullK = 0;  ///< core at which the watched stage is left, as printed: whole degrees
+    double pullK = 0; ///< core at which the watched stage is left, as printed: whole degrees
+    bool lidOpen = false;
     double stageS = 0; ///< how long the moved stage takes where a time ends it, else 0
 };
 

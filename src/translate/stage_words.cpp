@@ -35,7 +35,7 @@ std::string placeWords(const kitchen::Kitchen& kitchen, const Reference& place) 
     out += ", " + settingLabel(a->controls, place.setting);
     if (const auto* vessel = findVessel(kitchen, place.vesselId))
         out += ", " + vessel->name;
-    return out;
+    return place.lidOpen ? out + ", lid open" : out;
 }
 
 std::string endWords(double afterS, std::optional<double> coreK, Units units) {
@@ -68,8 +68,7 @@ std::vector<std::string> rowStageLines(const Row& row, const Prepared& prepared,
     std::vector<std::string> out;
     if (!request.moved || request.before.empty() || !row.reached)
         return out;
-    const Reference here{row.target.applianceId, row.instruction.setting, row.target.zone,
-                         row.target.vesselId};
+    const Reference here = placeOn(request, row.target, row.instruction.setting);
     const auto& passed = row.outcome.stages;
     for (std::size_t i = 0; i < passed.size(); ++i) {
         const WrittenStage& stage = request.before[i];

@@ -108,6 +108,7 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
     }
     row.outcome = std::move(*outcome);
     row.instruction.turning = programme->turning;
+    row.instruction.lidOpen = placeOn(local.request, row.target, row.instruction.setting).lidOpen;
     row.watched = watchedStage(*programme);
     row.crustDistance = crustDistance(row.outcome, prepared.outcome);
     row.instruction.pullK = printedPull(leavingK(row), prepared.request.fahrenheit);

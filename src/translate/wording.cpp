@@ -34,7 +34,7 @@ std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen) {
         out += " · " + row.target.zone;
     if (row.reached)
         out += " · " + settingLabel(a->controls, row.instruction.setting);
-    return out;
+    return row.reached && row.instruction.lidOpen ? out + " · lid open" : out;
 }
 
 std::string pullAlone(const Row& row, Units units) {

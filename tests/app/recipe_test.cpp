@@ -133,6 +133,30 @@ TEST(Recipe, ItsStagesAreAddedMovedAndTakenAwayAndUndone) {
     EXPECT_TRUE(recipeNamed(bench, kStaged).before.empty());
 }
 
+TEST(Recipe, AGrillsLidStandsOpenAndAnOvenHasNone) {
+    Bench bench(true, Bench::Kitchen::few);
+    openStaged(bench);
+    inDialog([&](QWidget* dialog) {
+        EXPECT_FALSE(isThere(dialog, "Stage 1, lid open"));
+        auto* appliance = find<QComboBox>(dialog, "Stage 1, appliance");
+        appliance->setFocus();
+        while (appliance->currentText() != QStringLiteral("Yard grill") &&
+               appliance->currentIndex() + 1 < appliance->count())
+            QTest::keyClick(appliance, Qt::Key_Down);
+        while (appliance->currentText() != QStringLiteral("Yard grill") &&
+               appliance->currentIndex() > 0)
+            QTest::keyClick(appliance, Qt::Key_Up);
+        click(dialog, "Stage 1, lid open");
+        pressSave(dialog);
+    });
+    click(bench.window.get(), "Recipe…");
+    const auto& place = recipeNamed(bench, kStaged).before.front().stage.place;
+    EXPECT_EQ(place.applianceId, "yard-grill");
+    EXPECT_TRUE(place.lidOpen);
+    EXPECT_TRUE(textOf(bench.window.get(), "Where it was written")
+                    .contains(QStringLiteral("lid open until the core reads 49 °C")));
+}
+
 TEST(Recipe, AStageThatCannotBeReadOrCookedKeepsTheDialog) {
     Bench bench(true, Bench::Kitchen::few);
     openStaged(bench);

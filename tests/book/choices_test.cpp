@@ -105,6 +105,7 @@ TEST_F(ChoicesTest, ARecipesStagesAndRestComeBackInTheirOrder) {
     recipe.before[1].stage.edgesDown = false;
     recipe.before[1].stage.endsAtCoreK.reset();
     recipe.lastForS = 1200;
+    recipe.before[0].stage.place.lidOpen = recipe.reference.lidOpen = true;
     recipe.rest.onBoard = recipe.rest.tented = true;
     recipe.rest.shortestS = 900;
     recipe.name = "Joint by its edges";
@@ -115,6 +116,7 @@ TEST_F(ChoicesTest, ARecipesStagesAndRestComeBackInTheirOrder) {
     const RecipeRecord& now = recipes->front();
     EXPECT_EQ(now.before, recipe.before);
     EXPECT_EQ(now.lastForS, 1200);
+    EXPECT_TRUE(now.reference.lidOpen);
     EXPECT_EQ(now.rest, recipe.rest);
     EXPECT_EQ(now.name, "Joint by its edges");
     EXPECT_EQ(std::get<double>(now.reference.setting.values[0]), 200);

@@ -2,6 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // Merging what was measured with what is typical: docs/definitions of the design, §1.
+#include "kitchen/open_lid.h"
 #include "kitchen/rate_sheet.h"
 #include "kitchen/rated_field.h"
 
@@ -205,6 +206,40 @@ TEST(RatedField, GrateHeightsInterpolateAgesDoNot) {
     EXPECT_EQ(at("coals=full;grate=80mm;age=glowing").value, 880);
     EXPECT_EQ(at("coals=full;grate=80mm;age=dying").provenance, Provenance::assumed);
     EXPECT_EQ(at("coals=half full;grate=80mm;age=glowing").provenance, Provenance::assumed);
+}
+
+// With the lid up the food sees the room above it and the fire below: it browns from below and
+// the indirect side no longer bakes (common practice, no source).
+TEST(OpenLid, LeavesTheFireBelowAndTheRoomAbove) {
+    constexpr double kRoom = 295;
+    for (const auto kind : {ApplianceKind::gasGrill, ApplianceKind::charcoalKettle}) {
+        ASSERT_TRUE(hasLid(kind));
+        const Appliance grill = *typicalAppliance(kind);
+        for (const Zone& zone : grill.zones) {
+            Place place;
+            place.zone = zone.name;
+            const auto closed =
+                *ratedField(grill, possibleSettings(grill.controls).back(), place, {});
+            const auto open = withLidOpen(closed, zone.direct, kRoom);
+            const auto at = [](const HeatField& f, Face face, Term term) {
+                return seenBy(f, face, term)->value;
+            };
+            EXPECT_LT(at(open, Face::top, Term::radiant), kRoom + 1);
+            EXPECT_LT(at(open, Face::top, Term::air), kRoom + 60);
+            EXPECT_LT(at(open, Face::side, Term::air), at(closed, Face::side, Term::air) - 50);
+            EXPECT_GT(at(open, Face::side, Term::air), kRoom);
+            if (zone.direct)
+                EXPECT_DOUBLE_EQ(at(open, Face::bottom, Term::radiant),
+                                 at(closed, Face::bottom, Term::radiant));
+            else
+                EXPECT_LT(at(open, Face::bottom, Term::radiant),
+                          at(closed, Face::bottom, Term::radiant) - 50);
+            EXPECT_GT(find(open, {Face::all, Term::air})->u, 10) << "known from memory only";
+            for (const FieldCovariance& c : open.covariances)
+                EXPECT_FALSE(c.a.term == Term::air || c.b.term == Term::air);
+        }
+    }
+    EXPECT_FALSE(hasLid(ApplianceKind::stillOven));
 }
 
 } // namespace

@@ -185,8 +185,7 @@ TEST(RecipeStages, TheTimeOfASearIsFoundForTheSameCrust) {
             p, hob, *kitchen::parseSetting(findAppliance(r.kitchen, "hob")->controls, setting),
             seconds);
     };
-    const Row shorter = at("level=5;preheat=200C", 90),
-              same = at("level=5;preheat=200C", 180);
+    const Row shorter = at("level=5;preheat=200C", 90), same = at("level=5;preheat=200C", 180);
     EXPECT_LT(shorter.outcome.darker(), same.outcome.darker());
     EXPECT_LT(same.crustDistance, 0.05);
     EXPECT_GT(shorter.crustDistance, same.crustDistance + 0.15);
@@ -222,6 +221,24 @@ TEST(RecipeStages, ASingleStageByTheClockIsCarriedOverByWhatItGives) {
     Request thicker = r;
     thicker.piece.thicknessM *= 1.2;
     EXPECT_LT(prepared(thicker).outcome.peakK, p.outcome.peakK - 3);
+}
+
+// Lid up over the fire: one face at a time browns and the middle takes longer (common practice, no
+// source). The lid goes with the stage to other grills, and an oven has none.
+TEST(RecipeStages, AnOpenLidGoesWithTheRecipe) {
+    Request r = roastRequest();
+    r.reference = placeOf(r.kitchen, "grill", "burners=high/high/high;lid=closed");
+    const Prepared closed = prepared(r);
+    r.reference.lidOpen = true;
+    const Prepared open = prepared(r);
+    EXPECT_GT(open.outcome.pullS, 1.15 * closed.outcome.pullS);
+    const Row own = rowFor(open, "grill");
+    ASSERT_TRUE(own.reached) << own.reason;
+    EXPECT_TRUE(own.instruction.lidOpen);
+    EXPECT_NEAR(own.outcome.pullS, open.outcome.pullS, 0.02 * open.outcome.pullS);
+    EXPECT_NE(rowTitle(own, r.kitchen).find("lid open"), std::string::npos);
+    EXPECT_NE(writtenStageLines(open.request, {})[0].find("lid open"), std::string::npos);
+    EXPECT_FALSE(rowFor(open, "still").instruction.lidOpen);
 }
 
 TEST(RecipeStages, AreSaidInTheOrderTheyAreCooked) {

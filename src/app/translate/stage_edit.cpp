@@ -3,6 +3,7 @@
 
 #include "app/translate/stage_edit.h"
 
+#include "kitchen/open_lid.h"
 #include "quantity/parse_duration.h"
 
 #include <QHBoxLayout>
@@ -15,7 +16,7 @@ StageEdit::StageEdit(Document& document, int number, bool last, const book::Stag
                      QWidget* parent)
     : QWidget(parent), document_(document), number_(number), last_(last), appliance_(new QComboBox),
       zone_(new QComboBox), vessel_(new QComboBox),
-      setting_(new SettingEdit(tr("Stage %1").arg(number))) {
+      setting_(new SettingEdit(tr("Stage %1").arg(number))), lid_(new QCheckBox(tr("lid open"))) {
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 6, 0, 10);
     box->setSpacing(6);
@@ -42,6 +43,8 @@ QWidget* StageEdit::buildPlace(const book::StageRecord& stage) {
     appliance_->setAccessibleName(named(tr("appliance")));
     zone_->setAccessibleName(named(tr("zone")));
     vessel_->setAccessibleName(named(tr("vessel")));
+    lid_->setAccessibleName(named(tr("lid open")));
+    lid_->setChecked(stage.stage.place.lidOpen);
     for (const kitchen::Appliance& a : document_.kitchen().appliances)
         appliance_->addItem(text(a.name), text(a.id));
     for (const kitchen::Vessel& v : document_.kitchen().vessels)
@@ -63,6 +66,7 @@ QWidget* StageEdit::buildPlace(const book::StageRecord& stage) {
     line->addWidget(appliance_);
     line->addWidget(zone_);
     line->addWidget(vessel_);
+    line->addWidget(lid_);
     line->addWidget(setting_, 1);
     return out;
 }
@@ -77,6 +81,7 @@ void StageEdit::fillZones() {
         zone_->addItem(text(zone.name));
     zone_->setVisible(here->zones.size() > 1);
     vessel_->setVisible(isHob(here->kind));
+    lid_->setVisible(hasLid(here->kind));
     vessel_->setCurrentIndex(std::max(0, vessel_->findData(text(here->standardVesselId))));
 }
 
@@ -158,7 +163,8 @@ Result<book::StageRecord> StageEdit::stage() const {
         return fail(Errc::invalidArgument, "the kitchen has no appliance yet: add one first");
     translate::WrittenStage& stage = out.stage;
     stage.place = {here->id, setting_->setting(), plain(zone_->currentText()),
-                   isHob(here->kind) ? plain(vessel_->currentData().toString()) : ""};
+                   isHob(here->kind) ? plain(vessel_->currentData().toString()) : "",
+                   hasLid(here->kind) && lid_->isChecked()};
     out.settingText = settingText(here->controls, stage.place.setting);
     const auto time = seconds(time_);
     if (!time)

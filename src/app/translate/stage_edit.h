@@ -41,6 +41,7 @@ class StageEdit : public QWidget {
     bool last_;
     QComboBox *appliance_, *zone_, *vessel_;
     SettingEdit* setting_;
+    QCheckBox* lid_; ///< open; for grills and kettles only
     QLineEdit *core_ = nullptr, *time_ = nullptr, *wait_ = nullptr;
     QCheckBox *edges_ = nullptr, *foil_ = nullptr;
 };
