@@ -171,7 +171,8 @@ Result<std::vector<StagePassed>> passStages(Simulation& simulation, const FoodPi
 Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outcome& outcome,
                        Recorder* recorder) {
     const double pull = simulation.timeS();
-    const Simulation::Moment earlier = simulation.moment();
+    const Simulation::Moment& now = simulation.moment();
+    const double earlierK = now.corePeakK, earlierS = now.corePeakS;
     outcome.pullS = outcome.peakS = pull;
     outcome.pullK = simulation.solver().coreK();
     double risenK = outcome.pullK; // since the pull
@@ -200,9 +201,9 @@ Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outco
         if (const auto done = simulation.cookUntil(pull + programme.rest.longestS, watch); !done)
             return done;
     outcome.peakK = risenK;
-    if (earlier.corePeakK > risenK) { // it was hotter once, in a stage or a wait before
-        outcome.peakK = earlier.corePeakK;
-        outcome.peakS = earlier.corePeakS;
+    if (earlierK > risenK) { // it was hotter once, in a stage or a wait before
+        outcome.peakK = earlierK;
+        outcome.peakS = earlierS;
     }
     if (recorder)
         recorder->note(simulation, true);

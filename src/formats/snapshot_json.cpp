@@ -38,9 +38,7 @@ json rowsJson(const translate::Request& r, const std::vector<translate::Row>& ro
         json one = rowJson(row, r.kitchen);
         if (row.reached)
             if (const auto programme = programmeOf(r, row)) {
-                const bool early = r.moved && *r.moved < programme->before.size();
-                one["field"] =
-                    fieldJson(early ? programme->before[*r.moved].field : programme->field);
+                one["field"] = fieldJson(movedField(r, *programme));
                 one["pressure_Pa"] = pressurePa(programme->site);
             }
         out.push_back(one);

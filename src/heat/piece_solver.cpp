@@ -44,6 +44,18 @@ FaceBoundary withoutPlates(FaceBoundary face) {
     return face;
 }
 
+/// Depth of a node below the faces that a grid has: bottom, top, side, m; far where there is none.
+std::array<double, 3> depthsOf(const Grid& grid, std::size_t x, std::size_t y) {
+    constexpr double kFar = 1e9;
+    return {grid.bottomArea > 0 ? grid.up[y] : kFar, grid.up.back() - grid.up[y],
+            grid.sideArea > 0 ? grid.across.back() - grid.across[x] : kFar};
+}
+
+double nearestFaceM(const Grid& grid, std::size_t x, std::size_t y) {
+    const auto depths = depthsOf(grid, x, y);
+    return *std::min_element(depths.begin(), depths.end());
+}
+
 } // namespace
 
 Result<PieceSolver> PieceSolver::create(const Piece& piece,
@@ -138,11 +150,9 @@ void PieceSolver::numberSlots() {
     onFace_.assign(columns_ * stride_, 0);
     for (std::size_t x = 0; x < columns_; ++x)
         for (std::size_t y = 0; y < nodes_; ++y) {
-            const double below = grid_.bottomArea > 0 ? grid_.up[y] : 1e9;
-            const double above = grid_.up.back() - grid_.up[y];
-            const double out = grid_.sideArea > 0 ? grid_.across.back() - grid_.across[x] : 1e9;
+            const auto [below, above, out] = depthsOf(grid_, x, y);
             const std::size_t upright = below < above ? x : columns_ + x;
-            onFace_[row(x, y)] = std::min({below, above, out}) <= 0;
+            onFace_[row(x, y)] = nearestFaceM(grid_, x, y) <= 0;
             slotOfRow_[row(x, y)] = out < std::min(below, above) ? 2 * columns_ + y : upright;
         }
 }
@@ -155,11 +165,8 @@ void PieceSolver::dryFaces() {
         std::min(kDriest, options_.driedKgM2 / (kDepthM * material_->waterPerVolume()));
     for (std::size_t x = 0; x < columns_; ++x)
         for (std::size_t y = 0; y < nodes_; ++y) {
-            const double below = grid_.bottomArea > 0 ? grid_.up[y] : 1e9;
-            const double above = grid_.up.back() - grid_.up[y];
-            const double out = grid_.sideArea > 0 ? grid_.across.back() - grid_.across[x] : 1e9;
             state_.waterLeft[row(x, y)] =
-                1 - missing * std::exp(-std::min({below, above, out}) / kDepthM);
+                1 - missing * std::exp(-nearestFaceM(grid_, x, y) / kDepthM);
         }
     std::fill(state_.evaporated.begin(), state_.evaporated.end(), options_.driedKgM2);
     driedShare_ = waterLostShare();

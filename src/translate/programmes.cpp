@@ -52,16 +52,15 @@ Result<Placed> placed(const Request& request, const Reference& at) {
     return out;
 }
 
-Result<cook::Stage> stageOf(const Request& request, const WrittenStage& written,
-                            const Reference& at, double endsAfterS) {
-    auto here = placed(request, at);
+Result<cook::Stage> stageOf(const Request& request, const WrittenStage& written) {
+    auto here = placed(request, written.place);
     if (!here)
         return tl::unexpected(here.error());
     cook::Stage out;
     out.field = std::move(here->field);
     out.site = std::move(here->site);
     out.heat = std::move(here->heat);
-    out.endsAfterS = endsAfterS;
+    out.endsAfterS = written.endsAfterS;
     out.endsAtCoreK = written.endsAtCoreK;
     out.edgesDown = written.edgesDown;
     out.turning = written.edgesDown ? cook::Turning::never : here->turning;
@@ -70,12 +69,12 @@ Result<cook::Stage> stageOf(const Request& request, const WrittenStage& written,
     return out;
 }
 
-/// Stages `from` to the end on their places, which the caller may have changed.
+/// All stages on their places, which the caller may have changed.
 Result<cook::Programme> staged(const Request& request, const std::vector<WrittenStage>& before,
                                const Reference& last, double lastForS) {
     cook::Programme out;
     for (std::size_t i = 0; i < before.size(); ++i) {
-        auto stage = stageOf(request, before[i], before[i].place, before[i].endsAfterS);
+        auto stage = stageOf(request, before[i]);
         if (!stage)
             return tl::unexpected(stage.error().in(fmt::format("stage {}", i + 1)));
         out.before.push_back(std::move(*stage));
@@ -147,6 +146,11 @@ cook::Programme upTo(cook::Programme programme, std::size_t stage) {
     programme.lastForS = 0;
     programme.before.resize(stage);
     return programme;
+}
+
+const kitchen::HeatField& movedField(const Request& request, const cook::Programme& programme) {
+    const bool early = request.moved && *request.moved < programme.before.size();
+    return early ? programme.before[*request.moved].field : programme.field;
 }
 
 const Reference& movedFrom(const Request& request) {

@@ -20,6 +20,9 @@ Result<cook::Programme> programmeFor(const Request& request, const Target& targe
 /// Where the moved stage goes: the target at a setting, its lid as it was written.
 Reference placeOn(const Request& request, const Target& target, const kitchen::Setting& setting);
 
+/// What the stage that moved meets in a programme of `programmeFor`.
+const kitchen::HeatField& movedField(const Request& request, const cook::Programme& programme);
+
 /// How long the moved stage takes as written; 0 where a core ends it, or where all moves.
 double writtenStageS(const Request& request);
 

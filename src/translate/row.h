@@ -63,6 +63,8 @@ struct Row {
     std::optional<RuleOfThumb> rule;
     std::vector<Warning> warnings;
     long solves = 0; ///< cooks that were simulated for it
+    /// A time and not a core ends the last stage.
+    bool lastByClock() const { return !watched || *watched < outcome.stages.size(); }
 };
 
 /// Crust counts as the same below this distance (definitions §4).

@@ -254,8 +254,7 @@ bool ranksBefore(const Row& a, const Row& b, const cook::Outcome& reference) {
         return false;
     // By the clock the core is not exact: rows are told apart to two kelvins.
     const auto coreStep = [&](const Row& r) {
-        const bool byClock = !r.watched || *r.watched < r.outcome.stages.size();
-        return byClock ? std::floor(std::abs(r.outcome.peakK - reference.peakK) / 2) : 0.0;
+        return r.lastByClock() ? std::floor(std::abs(r.outcome.peakK - reference.peakK) / 2) : 0.0;
     };
     if (coreStep(a) != coreStep(b))
         return coreStep(a) < coreStep(b);

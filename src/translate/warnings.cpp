@@ -81,12 +81,6 @@ bool onlyAssumed(const kitchen::HeatField& field) {
     return true;
 }
 
-/// What the stage that was carried over meets.
-const kitchen::HeatField& movedField(const Request& request, const cook::Programme& programme) {
-    const bool early = request.moved && *request.moved < programme.before.size();
-    return early ? programme.before[*request.moved].field : programme.field;
-}
-
 /// By the clock the core is not solved for.
 void addCore(std::vector<Warning>& out, const Prepared& prepared, const cook::Outcome& is) {
     constexpr double kTold = 1.5; // K

@@ -41,9 +41,7 @@ std::string pullAlone(const Row& row, Units units) {
     const std::string at = " at " + degrees(row.instruction.pullK, units);
     if (!row.watched)
         return "by the clock, core" + at;
-    return *row.watched < row.outcome.stages.size()
-               ? fmt::format("leave stage {}{}", *row.watched + 1, at)
-               : "pull" + at;
+    return row.lastByClock() ? fmt::format("leave stage {}{}", *row.watched + 1, at) : "pull" + at;
 }
 
 namespace {
@@ -94,7 +92,7 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
         out.push_back("Not reached: " + row.reason);
         return out;
     }
-    if (!row.watched || *row.watched < row.outcome.stages.size())
+    if (row.lastByClock())
         out.push_back("The last stage goes by the clock; the core comes to " +
                       degrees(row.outcome.peakK, units) + ".");
     else

@@ -88,23 +88,23 @@ Result<bool> Document::saveRating(const book::TestRecord& test,
     return true;
 }
 
-Result<bool> Document::addAppliance(const kitchen::Appliance& appliance) {
-    const auto done = book::addAppliance(*book_, appliance, now());
+Result<bool> Document::added(Result<bool> done, const std::string& name, Withdraw withdraw,
+                             const std::string& id) {
     if (!done)
         return done;
-    pushAdded(tr("adding of %1").arg(text(appliance.name)), book::withdrawAppliance, appliance.id);
+    pushAdded(tr("adding of %1").arg(text(name)), withdraw, id);
     reload();
     return done;
 }
 
+Result<bool> Document::addAppliance(const kitchen::Appliance& appliance) {
+    return added(book::addAppliance(*book_, appliance, now()), appliance.name,
+                 book::withdrawAppliance, appliance.id);
+}
+
 Result<bool> Document::addInstrument(const kitchen::Instrument& instrument) {
-    const auto done = book::addInstrument(*book_, instrument, now());
-    if (!done)
-        return done;
-    pushAdded(tr("adding of %1").arg(text(instrument.name)), book::withdrawInstrument,
-              instrument.id);
-    reload();
-    return done;
+    return added(book::addInstrument(*book_, instrument, now()), instrument.name,
+                 book::withdrawInstrument, instrument.id);
 }
 
 Result<bool> Document::calibrate(const std::string& instrumentId, const rating::Reduction& check) {
@@ -141,12 +141,8 @@ Result<bool> Document::swap(const QString& words, const Value& from, const Value
 }
 
 Result<bool> Document::addRecipe(const book::RecipeRecord& recipe) {
-    const auto done = book::addRecipe(*book_, recipe, now());
-    if (!done)
-        return done;
-    pushAdded(tr("adding of %1").arg(text(recipe.name)), book::withdrawRecipe, recipe.id);
-    reload();
-    return done;
+    return added(book::addRecipe(*book_, recipe, now()), recipe.name, book::withdrawRecipe,
+                 recipe.id);
 }
 
 Result<bool> Document::changeRecipe(const book::RecipeRecord& to) {

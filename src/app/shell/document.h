@@ -66,6 +66,9 @@ class Document : public QObject {
     using Withdraw = Result<bool> (*)(book::Book&, const std::string&, std::optional<book::When>);
     /// Something was added to the book: its undo hides it, its redo shows it again.
     void pushAdded(const QString& words, Withdraw withdraw, const std::string& id);
+    /// The same for a thing with a name, when it could be added, and reads the book anew.
+    Result<bool> added(Result<bool> done, const std::string& name, Withdraw withdraw,
+                       const std::string& id);
     /// Keeps a new value in place of an old one; undo puts the old one back.
     template <class Value>
     Result<bool> swap(const QString& words, const Value& from, const Value& to,

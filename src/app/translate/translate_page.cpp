@@ -81,7 +81,7 @@ void TranslatePage::ask() {
         first.push_back({*open});
         for (const translate::Row& row : reach_->rows().rows())
             if (row.target == *open && row.reached)
-                first.back().setting = row.instruction.setting;
+                first.back() = {*open, row.instruction.setting, row.instruction.stageS};
     }
     worker_.start(*request, first);
 }

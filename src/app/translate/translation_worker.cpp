@@ -90,7 +90,8 @@ void TranslationWorker::takePrepared(quint64 id, PreparedPointer prepared,
     for (const HeldRow& row : first) // before any search: what it does at the setting it has now
         if (!row.setting.values.empty())
             pool_.start([this, id, prepared, row, stop = stop_.get_token()] {
-                const translate::Row quick = solveRowAt(*prepared, row.target, row.setting);
+                const translate::Row quick =
+                    solveRowAt(*prepared, row.target, row.setting, row.stageS);
                 if (!stop.stop_requested())
                     QMetaObject::invokeMethod(this,
                                               [this, id, quick] { takeRow(id, quick, false); });

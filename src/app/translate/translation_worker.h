@@ -16,6 +16,7 @@ namespace dynamet::app {
 struct HeldRow {
     translate::Target target;
     kitchen::Setting setting = {};
+    double stageS = 0; ///< as of `Instruction`
 };
 
 /// Runs translations off the interface's thread: one request at a time, the newest wins. A request

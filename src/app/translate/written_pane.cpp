@@ -210,15 +210,18 @@ std::optional<translate::Request> WrittenPane::request() const {
     return out;
 }
 
+void WrittenPane::keep(const Result<bool>& done) {
+    if (!done)
+        document_.say(tr("%1; nothing was changed.").arg(text(done.error().message)));
+}
+
 void WrittenPane::editRecipe() {
     const book::RecipeRecord* r = recipe();
     if (!r)
         return newRecipe();
     RecipeDialog dialog(document_, *r, this);
-    if (dialog.exec() != QDialog::Accepted)
-        return;
-    if (const auto done = document_.changeRecipe(dialog.recipe()); !done)
-        document_.say(tr("%1; nothing was changed.").arg(text(done.error().message)));
+    if (dialog.exec() == QDialog::Accepted)
+        keep(document_.changeRecipe(dialog.recipe()));
 }
 
 void WrittenPane::newRecipe() {
@@ -241,10 +244,8 @@ void WrittenPane::editPiece() {
     if (!r)
         return;
     PieceDialog dialog(document_, *r, this);
-    if (dialog.exec() != QDialog::Accepted)
-        return;
-    if (const auto done = document_.changeRecipe(dialog.recipe()); !done)
-        document_.say(tr("%1; nothing was changed.").arg(text(done.error().message)));
+    if (dialog.exec() == QDialog::Accepted)
+        keep(document_.changeRecipe(dialog.recipe()));
 }
 
 void WrittenPane::editChoices() {
@@ -252,10 +253,8 @@ void WrittenPane::editChoices() {
         return;
     const book::RecipeRecord* r = recipe();
     ChoicesDialog dialog(document_, r ? r->piece.food.foodClass : "beef", this);
-    if (dialog.exec() != QDialog::Accepted)
-        return;
-    if (const auto done = document_.choose(dialog.choices()); !done)
-        document_.say(tr("%1; nothing was changed.").arg(text(done.error().message)));
+    if (dialog.exec() == QDialog::Accepted)
+        keep(document_.choose(dialog.choices()));
 }
 
 void WrittenPane::showFacts() {

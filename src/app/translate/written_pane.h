@@ -37,6 +37,8 @@ class WrittenPane : public QWidget {
     void showRecipe();
     void showFacts();
     void fillMoves();
+    /// Says why a change was not kept.
+    void keep(const Result<bool>& done);
     void editRecipe();
     void newRecipe();
     void editPiece();
