@@ -6,6 +6,7 @@
 #include "cook/pieces.h"
 #include "cook/rounds.h"
 
+#include <algorithm>
 #include <cmath>
 #include <gtest/gtest.h>
 
@@ -95,6 +96,38 @@ TEST(Stages, SayWhichOneNeverComesToWhereItIsLeft) {
     ASSERT_FALSE(o.has_value());
     EXPECT_NE(o.error().message.find("stage 1"), std::string::npos) << o.error().message;
     EXPECT_NE(o.error().message.find("50 °C"), std::string::npos) << o.error().message;
+}
+
+// In frying oil the face boils: while it is wet it stays at the boiling point, whatever the oil, so
+// that the middle hardly gains by hotter oil (without the boiling it would by a quarter); a dry
+// crust then passes it (common practice, no source).
+TEST(Frying, BoilingHoldsTheFaceWhateverTheOil) {
+    const auto oil = [](double celsius) {
+        kitchen::HeatField f;
+        put(f, {{Face::all, Term::liquid}, C(celsius)});
+        put(f, {{Face::all, Term::hLiquid}, 350});
+        return f;
+    };
+    FoodPiece p = slabOf("potato", 14, 20);
+    const auto o = cookFor(p, straight(oil(175)), 360, kFull, tables(p), true);
+    ASSERT_TRUE(o.has_value());
+    for (const Sample& sample : o->samples) {
+        if (sample.timeS > 20 && sample.timeS < 60) { // still wet
+            EXPECT_NEAR(sample.bottomK, C(100), 1) << sample.timeS;
+        }
+        EXPECT_LT(sample.coreK, C(100.5));
+    }
+    EXPECT_GT(
+        std::max_element(o->samples.begin(), o->samples.end(),
+                         [](const Sample& a, const Sample& b) { return a.bottomK < b.bottomK; })
+            ->bottomK,
+        C(120));
+    EXPECT_GT(o->evaporatedShare, 0.1);
+    const auto time = [&](double celsius) {
+        return *timeToReach(p, straight(oil(celsius)), C(90), kFull, tables(p));
+    };
+    EXPECT_LT(time(165) / time(190), 1.1);
+    EXPECT_GT(time(165), time(190));
 }
 
 // A fire burns down from when the food goes in, not from the start of a stage before it; food that

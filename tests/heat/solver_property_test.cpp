@@ -125,6 +125,19 @@ INSTANTIATE_TEST_SUITE_P(Cases, WetEnergy,
                                            WetCase{"boiling", 22000, 30, 1000, 300, true}),
                          [](const auto& one) { return std::string(one.param.name); });
 
+// Stefan–Boltzmann by hand, 5.670374e-8 W/m²K⁴ (CODATA 2018): each radiator with its own view.
+TEST(Radiators, AddUpEachWithItsOwnView) {
+    FaceBoundary face;
+    face.radiators = {{C(500), 0.3}, {C(30), 0.5}};
+    const double surface = C(60);
+    const auto flux = fluxInto(face, *seaLevel(), {surface}, 0);
+    const auto fourth = [](double k) { return k * k * k * k; };
+    const double expected = 5.670374e-8 * (0.3 * (fourth(C(500)) - fourth(surface)) +
+                                           0.5 * (fourth(C(30)) - fourth(surface)));
+    EXPECT_NEAR(flux.flux, expected, 1e-3 * expected);
+    EXPECT_NEAR(flux.slope, -4 * 5.670374e-8 * 0.8 * surface * surface * surface, 1e-3);
+}
+
 TEST(PieceSolver, IsSymmetricUnderTurning) {
     FaceBoundary hot = hotOven(), cold;
     cold.air = Convection{C(60), 10};
