@@ -63,6 +63,8 @@ const char* word(Turning turning) {
         return "once";
     case Turning::often:
         return "often";
+    case Turning::rolled:
+        return "rolled";
     }
     return "never";
 }

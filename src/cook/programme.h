@@ -36,8 +36,9 @@ struct FoodPiece {
     bool operator==(const FoodPiece&) const = default;
 };
 
-/// How often the food is turned over: never, once at half of the time, or every so often.
-enum class Turning { never, once, often };
+/// How often the food is turned over: never, once at half of the time, or every so often; a round
+/// piece is rolled (or shaken) all the while. Words are kept in books: only ever append.
+enum class Turning { never, once, often, rolled };
 const char* word(Turning turning);
 inline constexpr double kOftenTurnS = 60; ///< "often" means every minute
 

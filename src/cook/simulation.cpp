@@ -56,7 +56,6 @@ Result<Simulation> Simulation::create(const FoodPiece& piece, const Programme& p
     out.piece_ = piece;
     out.organisms_ = food::organismsOf(piece.food.foodClass);
     out.moment_.logs.assign(out.organisms_.size(), 0);
-    out.killBefore_ = out.moment_.logs;
     out.moment_.dangerS = piece.temperedS;
     if (const auto fat = food::findFat(piece.fat))
         out.smokeK_ = fat->smokeK;
@@ -65,6 +64,7 @@ Result<Simulation> Simulation::create(const FoodPiece& piece, const Programme& p
     else
         out.beginStage(programme.before.front().field, programme.before.front().site,
                        programme.before.front().edgesDown);
+    out.killBefore_ = out.killRates();
     return out;
 }
 
@@ -85,9 +85,14 @@ void Simulation::beginStage(const kitchen::HeatField& field, const kitchen::Site
     const auto bottom = boundaryOf(field, kitchen::Face::bottom, site, fieldSinceS_);
     const auto top = boundaryOf(field, kitchen::Face::top, site, fieldSinceS_);
     const auto side = boundaryOf(field, kitchen::Face::side, site, fieldSinceS_);
-    if (!twoFaces)
-        surround({}, side, {});
-    else if (edgesDown) // both faces look sideways while an edge is on the plate
+    if (!twoFaces) {
+        const auto* contact = seenBy(field, kitchen::Face::bottom, kitchen::Term::contact);
+        flatContact_ = contact ? contact->value : 0;
+        roundContact_ = contact ? roundContact(piece_.shape, piece_.thicknessM, flatContact_,
+                                               !piece_.fat.empty())
+                                : RoundContact{};
+        surround({}, roundBoundary(field, piece_, site, fieldSinceS_), {});
+    } else if (edgesDown) // both faces look sideways while an edge is on the plate
         surround(top, top, bottom);
     else
         surround(bottom, top, side);
@@ -113,6 +118,7 @@ void Simulation::restore(const Moment& moment) {
     around_ = stage_;
     solver_.restore(moment.state);
     before_ = crustRates();
+    killBefore_ = killRates();
 }
 
 std::optional<Simulation::Touch> Simulation::touchingPlate(heat::FaceIndex face) const {
@@ -134,27 +140,50 @@ Simulation::CrustRates Simulation::crustRates() const {
         if (!solver_.hasFace(face))
             continue;
         double crust = solver_.surfaceK(face), proud = crust;
-        const heat::FaceBoundary& around = around_[face];
-        const double evaporated = solver_.evaporatedAt(face);
-        if (const auto plate = touchingPlate(face)) {
+        const auto plate = touchingPlate(face);
+        if (plate && !hasTwoFaces(piece_.shape)) {
+            addRoundCrust(out, *plate, bareCrustK(face));
+            continue;
+        }
+        if (plate) {
             proud = plate->kelvin;
             const double flux = plate->contact * (plate->kelvin - crust);
-            crust =
-                food::crustTemperature(crust, flux, plate->contact, evaporated, solver_.water0());
-        } else if (!around.liquid) {
-            // A face that has dried through is itself the top of its dry layer: the skin stands on
-            // the boiling point then, and only the hotter of the two is seen.
-            const heat::FaceFlux flux = solver_.faceNow(face);
-            const double wetAtMost = std::min(crust, solver_.boilingK());
-            const double skin = food::crustTemperature(wetAtMost, flux.dryFlux, flux.dryCoefficient,
-                                                       evaporated, solver_.water0());
-            crust = proud = std::max(crust, skin);
+            crust = food::crustTemperature(crust, flux, plate->contact, solver_.evaporatedAt(face),
+                                           solver_.water0());
+        } else if (!around_[face].liquid) {
+            crust = proud = bareCrustK(face);
         }
         const std::size_t own = foodFace(face);
         out.browning[own] = piece_.food.browning * food::browningRate(crust);
         out.proud[own] = food::browningRate(std::max(proud, crust));
     }
     return out;
+}
+
+/// A face that has dried through is itself the top of its dry layer: the skin stands on the boiling
+/// point then, and only the hotter of the two is seen.
+double Simulation::bareCrustK(heat::FaceIndex face) const {
+    const double crust = solver_.surfaceK(face);
+    const heat::FaceFlux flux = solver_.faceNow(face);
+    const double skin =
+        food::crustTemperature(std::min(crust, solver_.boilingK()), flux.dryFlux,
+                               flux.dryCoefficient, solver_.evaporatedAt(face), solver_.water0());
+    return std::max(crust, skin);
+}
+
+void Simulation::addRoundCrust(CrustRates& rates, const Touch& plate, double bareK) const {
+    const double surface = solver_.surfaceK(heat::topFace);
+    const double flux = flatContact_ * (plate.kelvin - surface);
+    const double strip = std::max(bareK, food::crustTemperature(surface, flux, flatContact_,
+                                                                solver_.evaporatedAt(heat::topFace),
+                                                                solver_.water0()));
+    const double share = roundContact_.share;
+    const auto mean = [share](double touching, double bare) {
+        return share * food::browningRate(touching) + (1 - share) * food::browningRate(bare);
+    };
+    const std::size_t own = foodFace(heat::topFace);
+    rates.browning[own] = piece_.food.browning * mean(strip, bareK);
+    rates.proud[own] = mean(std::max(plate.kelvin, strip), bareK);
 }
 
 double Simulation::plateUnderK() const {
@@ -170,6 +199,16 @@ double Simulation::coldestInsideK() const {
         for (std::size_t y = from; y + 1 < grid.up.size(); ++y)
             coldest = std::min(coldest, solver_.state().kelvin[solver_.row(x, y)]);
     return coldest;
+}
+
+std::vector<double> Simulation::killRates() const {
+    std::vector<double> out;
+    if (organisms_.empty())
+        return out;
+    const double coldest = coldestInsideK();
+    for (const std::size_t organism : organisms_)
+        out.push_back(food::killRate(food::shippedOrganisms()[organism], coldest));
+    return out;
 }
 
 void Simulation::noteTouch() {
@@ -201,14 +240,10 @@ void Simulation::addUp(double seconds) {
         moment_.corePeakK = core;
         moment_.corePeakS = timeS();
     }
-    if (!organisms_.empty()) {
-        const double coldest = coldestInsideK();
-        for (std::size_t i = 0; i < organisms_.size(); ++i) {
-            const double rate = food::killRate(food::shippedOrganisms()[organisms_[i]], coldest);
-            moment_.logs[i] += seconds * (rate + killBefore_[i]) / 2;
-            killBefore_[i] = rate;
-        }
-    }
+    const std::vector<double> kills = killRates();
+    for (std::size_t i = 0; i < kills.size(); ++i)
+        moment_.logs[i] += seconds * (kills[i] + killBefore_[i]) / 2;
+    killBefore_ = kills;
     if (core > food::kDangerLowK && core < food::kDangerHighK)
         moment_.dangerS += seconds;
     noteTouch();

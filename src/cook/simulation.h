@@ -4,6 +4,7 @@
 #pragma once
 
 #include "cook/outcome.h"
+#include "cook/round_boundary.h"
 
 namespace dynamet::cook {
 
@@ -27,7 +28,8 @@ class Simulation {
     };
     const Moment& moment();
     double coreOf(const Moment& moment) const { return solver_.coreOf(moment.state); }
-    /// Back to a moment of the last stage, before any rest.
+    /// Back to a moment of the last stage, before any rest: what follows is what followed then, to
+    /// the last bit.
     void restore(const Moment& moment);
 
     /// Changes the surroundings: a stage's field, or its edges on the plate. A fire's curve begins
@@ -62,7 +64,12 @@ class Simulation {
     };
     std::optional<Touch> touchingPlate(heat::FaceIndex face) const;
     CrustRates crustRates() const;
+    /// The strip that touches and the bare rest of a round piece, each by its share.
+    void addRoundCrust(CrustRates& rates, const Touch& plate, double bareK) const;
+    double bareCrustK(heat::FaceIndex face) const;
     double coldestInsideK() const;
+    /// Kills per second now, by organism of this food.
+    std::vector<double> killRates() const;
     void noteTouch();
     void addUp(double seconds);
     /// Highest temperatures so far, node by node in the order of `Section::peakK`.
@@ -74,6 +81,8 @@ class Simulation {
     std::vector<std::size_t> organisms_;
     double smokeK_ = std::numeric_limits<double>::infinity();
     kitchen::HeatField field_; ///< of the stage
+    RoundContact roundContact_;
+    double flatContact_ = 0; ///< what flat food would have under the stage's field
     double fieldSinceS_ = 0;
     std::array<heat::FaceBoundary, 3> around_;
     std::array<heat::FaceBoundary, 3> stage_; ///< of the last stage, to come back to

@@ -11,7 +11,7 @@
 namespace dynamet::translate {
 namespace {
 
-/// Faces that meet the same heat need no turning.
+/// Food that meets the same heat from below and above needs no turning.
 bool facesDiffer(const kitchen::HeatField& field, const kitchen::Site& site) {
     return cook::boundaryOf(field, kitchen::Face::bottom, site) !=
            cook::boundaryOf(field, kitchen::Face::top, site);
@@ -44,8 +44,9 @@ Result<Placed> placed(const Request& request, const Reference& at) {
             number.value *= touch;
             number.u *= touch;
         }
-    if (hasTwoFaces(request.piece.shape) && facesDiffer(out.field, out.site))
-        out.turning = turningOf(request.schools);
+    if (facesDiffer(out.field, out.site))
+        out.turning =
+            hasTwoFaces(request.piece.shape) ? turningOf(request.schools) : cook::Turning::rolled;
     out.heat = appliance->name;
     if (appliance->zones.size() > 1)
         out.heat += ", " + at.zone;

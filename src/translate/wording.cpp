@@ -46,12 +46,14 @@ std::string pullAlone(const Row& row, Units units) {
 
 namespace {
 
-/// ", turn at 12 min" where it is turned once in a cook of a single stage.
-std::string turnWords(const Row& row, const char* before) {
+/// ", turn at 12 min" where it is turned once in a cook of a single stage; ", roll often".
+std::string turnWords(const Row& row, const std::string& between) {
+    if (row.instruction.turning == cook::Turning::rolled)
+        return between + "roll often";
     if (row.instruction.turning != cook::Turning::once || !std::isfinite(row.outcome.turnS) ||
         !row.outcome.stages.empty())
         return "";
-    return before + printDuration(roundedDownTime(row.outcome.turnS));
+    return between + "turn at " + printDuration(roundedDownTime(row.outcome.turnS));
 }
 
 } // namespace
@@ -61,11 +63,11 @@ std::string timeWords(const Row& row) {
         return "by the clock: " + printDuration(roundedDownTime(row.outcome.pullS)) + " in all";
     if (!row.window)
         return "window being computed";
-    return windowWords(*row.window) + turnWords(row, "; turn at ");
+    return windowWords(*row.window) + turnWords(row, "; ");
 }
 
 std::string pullWords(const Row& row, Units units) {
-    return pullAlone(row, units) + turnWords(row, ", turn at ");
+    return pullAlone(row, units) + turnWords(row, ", ");
 }
 
 std::string windowWords(const Window& window) {
