@@ -45,14 +45,53 @@ std::optional<double> takeVulgar(std::string_view& text) {
     return std::nullopt;
 }
 
+/// Figures in a row at the start of the text.
+std::size_t digitsAt(std::string_view text, std::size_t at) {
+    std::size_t count = 0;
+    while (at + count < text.size() && isDigit(text[at + count]))
+        ++count;
+    return count;
+}
+
+/// Whether groups of exactly three figures, each behind `mark`, follow `at`; how many.
+std::size_t groupsOfThree(std::string_view text, std::size_t at, char mark) {
+    std::size_t groups = 0;
+    while (at < text.size() && text[at] == mark && digitsAt(text, at + 1) == 3) {
+        ++groups;
+        at += 4;
+    }
+    return groups;
+}
+
+/// The marks between thousands of the number at the start, '\0' for none. "1,650" and "1,650.5" are
+/// thousands, "0,125" and "1.650" are not; "1.650,5" and "1.650.000" are again.
+char thousandsMark(std::string_view text) {
+    const std::size_t head = digitsAt(text, 0);
+    if (head < 1 || head > 3 || text[0] == '0' || head >= text.size())
+        return '\0';
+    const char mark = text[head];
+    if (mark != ',' && mark != '.' && mark != '\'')
+        return '\0';
+    const std::size_t groups = groupsOfThree(text, head, mark);
+    if (groups == 0 || mark != '.')
+        return groups > 0 ? mark : '\0';
+    const std::size_t behind = head + 4 * groups;
+    const bool decimalComma =
+        behind + 1 < text.size() && text[behind] == ',' && isDigit(text[behind + 1]);
+    return groups > 1 || decimalComma ? mark : '\0';
+}
+
 std::optional<double> takeDecimal(std::string_view& text) {
     std::string plain;
     std::size_t used = 0;
     bool seenPoint = false;
+    const char thousands = thousandsMark(text);
     for (; used < text.size(); ++used) {
         const char c = text[used];
-        const bool isPoint = (c == '.' || c == ',') && !seenPoint && used + 1 < text.size() &&
-                             isDigit(text[used + 1]);
+        const bool beforeDigit = used + 1 < text.size() && isDigit(text[used + 1]);
+        if (c == thousands && thousands != '\0' && beforeDigit && !seenPoint)
+            continue;
+        const bool isPoint = (c == '.' || c == ',') && c != thousands && !seenPoint && beforeDigit;
         if (!isDigit(c) && !isPoint)
             break;
         seenPoint = seenPoint || isPoint;
@@ -97,6 +136,22 @@ std::string_view trimmed(std::string_view text) {
     while (!text.empty() && isSpace(text.back()))
         text.remove_suffix(1);
     return text;
+}
+
+bool hasTwoReadings(std::string_view text) {
+    std::size_t at = 0;
+    while (at < text.size() && !isDigit(text[at]))
+        ++at;
+    const std::string_view number = text.substr(at);
+    const std::size_t head = digitsAt(number, 0);
+    if (head < 1 || head > 3 || head >= number.size() || number[0] == '0')
+        return false;
+    const char mark = number[head];
+    if ((mark != ',' && mark != '.') || groupsOfThree(number, head, mark) != 1)
+        return false;
+    const std::size_t behind = head + 4;
+    return behind >= number.size() || (number[behind] != ',' && number[behind] != '.') ||
+           digitsAt(number, behind + 1) == 0;
 }
 
 Result<double> takeNumber(std::string_view& text) {

@@ -10,9 +10,14 @@
 
 namespace dynamet {
 
-/// Reads a number as cooks type it at the start of `text` and cuts it off: "1.5", "1,5", "1 1/4",
-/// "1¼", "½", "-3". Error::parse when none stands there. Locale is never used.
+/// Reads a number as cooks type it at the start of `text` and cuts it off: "1.5", "1,5", "1,650" (a
+/// thousand), "1.650,5", "1 1/4", "1¼", "½", "-3". Error::parse when none stands there. Locale is
+/// never used.
 Result<double> takeNumber(std::string_view& text);
+
+/// Whether the first number of the text could be a thousand or a fraction ("1,650", "1.650"): a
+/// field says then which of the two it took.
+bool hasTwoReadings(std::string_view text);
 
 /// Cuts white space from both ends.
 std::string_view trimmed(std::string_view text);

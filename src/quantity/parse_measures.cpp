@@ -11,9 +11,11 @@
 namespace dynamet {
 namespace {
 
-constexpr UnitName kLengths[] = {{"mm", 1e-3},       {"cm", 1e-2},   {"m", 1},      {"in", 0.0254},
-                                 {"inch", 0.0254},   {"\"", 0.0254}, {"″", 0.0254}, {"”", 0.0254},
-                                 {"inches", 0.0254}, {"ft", 0.3048}};
+constexpr UnitName kLengths[] = {
+    {"mm", 1e-3},     {"cm", 1e-2},     {"m", 1},      {"in", 0.0254},     {"inch", 0.0254},
+    {"\"", 0.0254},   {"″", 0.0254},    {"”", 0.0254}, {"inches", 0.0254}, {"ft", 0.3048},
+    {"foot", 0.3048}, {"feet", 0.3048}, {"′", 0.3048}, {"'", 0.3048},      {"metres", 1},
+    {"meters", 1},    {"metre", 1},     {"meter", 1}};
 constexpr UnitName kMasses[] = {
     {"g", 1e-3},        {"kg", 1},           {"mg", 1e-6},          {"oz", 0.028349523125},
     {"lb", 0.45359237}, {"lbs", 0.45359237}, {"pound", 0.45359237}, {"pounds", 0.45359237}};

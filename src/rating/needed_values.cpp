@@ -14,10 +14,27 @@ namespace dynamet::rating {
 
 namespace {
 
+bool isDigit(char c) {
+    return c >= '0' && c <= '9';
+}
+
+/// A comma between readings and not inside one: no figure behind it, or two or three figures before
+/// it and exactly three behind ("225,231"): readings have neither so many thousands nor decimals.
+bool isBetween(const std::string& text, std::size_t comma) {
+    std::size_t before = 0, behind = 0;
+    while (before < comma && isDigit(text[comma - 1 - before]))
+        ++before;
+    while (comma + 1 + behind < text.size() && isDigit(text[comma + 1 + behind]))
+        ++behind;
+    return behind == 0 || (before >= 2 && behind == 3);
+}
+
 std::vector<std::string> wordsOf(std::string text) {
-    for (char& c : text)
-        if (c == ';' || c == '\n' || c == '\t')
-            c = ' ';
+    const std::string original = text;
+    for (std::size_t i = 0; i < text.size(); ++i)
+        if (text[i] == ';' || text[i] == '\n' || text[i] == '\t' ||
+            (text[i] == ',' && isBetween(original, i)))
+            text[i] = ' ';
     std::vector<std::string> words;
     std::istringstream in(text);
     for (std::string word; in >> word;)
