@@ -15,15 +15,28 @@ Result<bool> addVessel(Book& book, const kitchen::Vessel& vessel, const When& wh
 Result<bool> addInsert(Book& book, const kitchen::Insert& insert, const When& when);
 Result<bool> addAppliance(Book& book, const kitchen::Appliance& appliance, const When& when);
 
+/// Each puts a thing in place of what it was; its id stays.
+Result<bool> changeSite(Book& book, const kitchen::Site& site);
+Result<bool> changeInstrument(Book& book, const kitchen::Instrument& instrument);
+Result<bool> changeVessel(Book& book, const kitchen::Vessel& vessel);
+Result<bool> changeInsert(Book& book, const kitchen::Insert& insert);
+/// refused when a test or a recipe rests on a setting or a zone that it would no longer have.
+Result<bool> changeAppliance(Book& book, const kitchen::Appliance& appliance);
+
 /// A calibration that holds from its date on; older tests are not touched by it.
 Result<bool> addCalibration(Book& book, const std::string& instrumentId,
                             const kitchen::Calibration& calibration);
-/// Undo and redo of adding: set or clear withdrawn_at.
-Result<bool> withdrawAppliance(Book& book, const std::string& id, std::optional<When> when);
+/// Retiring (a time) and bringing back (nullopt); also undo and redo of adding. Nothing is deleted.
+Result<bool> withdrawSite(Book& book, const std::string& id, std::optional<When> when);
 Result<bool> withdrawInstrument(Book& book, const std::string& id, std::optional<When> when);
+Result<bool> withdrawVessel(Book& book, const std::string& id, std::optional<When> when);
+Result<bool> withdrawInsert(Book& book, const std::string& id, std::optional<When> when);
+Result<bool> withdrawAppliance(Book& book, const std::string& id, std::optional<When> when);
 Result<bool> withdrawCalibration(Book& book, const std::string& id, std::optional<When> when);
 
 /// Everything that is not withdrawn, with the rated numbers of every appliance, oldest first.
 Result<kitchen::Kitchen> loadKitchen(Book& book);
+/// What was retired, without rated numbers.
+Result<kitchen::Kitchen> loadRetired(Book& book);
 
 } // namespace dynamet::book

@@ -1,0 +1,34 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "kitchen/kitchen.h"
+
+#include <SQLiteCpp/SQLiteCpp.h>
+
+namespace dynamet::book {
+
+/// Which rows of a table with withdrawn_at_ms are meant: those that stand, or those that were
+/// retired or taken back.
+enum class Rows { standing, retired };
+/// "withdrawn_at_ms IS NULL", or the opposite.
+const char* whereOf(Rows rows);
+
+/// The word's enumerator among the first `count`; the first one for a word of a newer program.
+template <class Kind>
+Kind kindOf(const std::string& text, int count) {
+    for (int i = 0; i < count; ++i)
+        if (text == word(static_cast<Kind>(i)))
+            return static_cast<Kind>(i);
+    return static_cast<Kind>(0);
+}
+
+/// Each reads one table in the order in which things came; SQLite's errors throw.
+std::vector<kitchen::Site> loadSites(SQLite::Database& db, Rows rows);
+std::vector<kitchen::Instrument> loadInstruments(SQLite::Database& db, Rows rows);
+std::vector<kitchen::Vessel> loadVessels(SQLite::Database& db, Rows rows);
+std::vector<kitchen::Insert> loadInserts(SQLite::Database& db, Rows rows);
+std::vector<kitchen::Appliance> loadAppliances(SQLite::Database& db, Rows rows);
+
+} // namespace dynamet::book

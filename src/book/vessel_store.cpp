@@ -1,0 +1,89 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// Vessels hold the food; inserts are put into an appliance or taken out.
+#include "book/kitchen_rows.h"
+#include "book/kitchen_store.h"
+#include "book/table_row.h"
+
+namespace dynamet::book {
+namespace {
+
+constexpr int kVesselKinds = 7, kInsertKinds = 6;
+
+Row rowOf(const kitchen::Vessel& v) {
+    return {{"name", v.name},
+            {"kind", std::string(word(v.kind))},
+            {"material", v.material},
+            {"mass_kg", v.massKg},
+            {"specific_heat_j_kgk", v.specificHeatJPerKgK},
+            {"base_diameter_m", v.baseDiameterM},
+            {"base_thickness_m", v.baseThicknessM},
+            {"emissivity", v.emissivity},
+            {"highest_temperature_k", cellOf(v.highestTemperatureK)}};
+}
+
+Row rowOf(const kitchen::Insert& insert) {
+    return {{"name", insert.name}, {"kind", std::string(word(insert.kind))}};
+}
+
+template <class Thing>
+Result<bool> addTo(Book& book, const char* table, const Thing& thing, const When& when) {
+    return inTransaction(book, [&](SQLite::Database& db) {
+        insertRow(db, table, newRow(thing.id, when.utcMs, rowOf(thing)));
+    });
+}
+
+} // namespace
+
+std::vector<kitchen::Vessel> loadVessels(SQLite::Database& db, Rows rows) {
+    std::vector<kitchen::Vessel> out;
+    SQLite::Statement s(db, std::string("SELECT * FROM vessel WHERE ") + whereOf(rows) +
+                                " ORDER BY created_at_ms, rowid");
+    const RowReader row(s);
+    while (s.executeStep())
+        out.push_back({row.text("id"), row.text("name"),
+                       kindOf<kitchen::VesselKind>(row.text("kind"), kVesselKinds),
+                       row.text("material"), row.number("mass_kg"),
+                       row.number("specific_heat_j_kgk"), row.number("base_diameter_m"),
+                       row.number("base_thickness_m"), row.number("emissivity"),
+                       row.maybe("highest_temperature_k")});
+    return out;
+}
+
+std::vector<kitchen::Insert> loadInserts(SQLite::Database& db, Rows rows) {
+    std::vector<kitchen::Insert> out;
+    SQLite::Statement s(db, std::string("SELECT * FROM insert_part WHERE ") + whereOf(rows) +
+                                " ORDER BY created_at_ms, rowid");
+    const RowReader row(s);
+    while (s.executeStep())
+        out.push_back({row.text("id"), row.text("name"),
+                       kindOf<kitchen::InsertKind>(row.text("kind"), kInsertKinds)});
+    return out;
+}
+
+Result<bool> addVessel(Book& book, const kitchen::Vessel& vessel, const When& when) {
+    return addTo(book, "vessel", vessel, when);
+}
+Result<bool> addInsert(Book& book, const kitchen::Insert& insert, const When& when) {
+    return addTo(book, "insert_part", insert, when);
+}
+
+Result<bool> changeVessel(Book& book, const kitchen::Vessel& vessel) {
+    return inTransaction(
+        book, [&](SQLite::Database& db) { updateRow(db, "vessel", vessel.id, rowOf(vessel)); });
+}
+Result<bool> changeInsert(Book& book, const kitchen::Insert& insert) {
+    return inTransaction(book, [&](SQLite::Database& db) {
+        updateRow(db, "insert_part", insert.id, rowOf(insert));
+    });
+}
+
+Result<bool> withdrawVessel(Book& book, const std::string& id, std::optional<When> when) {
+    return setWithdrawn(book, "vessel", id, when);
+}
+Result<bool> withdrawInsert(Book& book, const std::string& id, std::optional<When> when) {
+    return setWithdrawn(book, "insert_part", id, when);
+}
+
+} // namespace dynamet::book
