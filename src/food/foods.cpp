@@ -22,6 +22,10 @@ using nlohmann::json;
 
 constexpr std::array<const char*, 4> kForms{"intact", "bladed", "rolled", "minced"};
 
+constexpr std::array<const char*, 7> kBodies{"solid",  "dough", "batter", "runny",
+                                             "liquid", "baked", "potted"};
+constexpr double kRefrigeratorC = 5;
+
 const json& foodTable() {
     static const json table = json::parse(data::foods);
     return table;
@@ -47,6 +51,9 @@ std::vector<Food> readFoods() {
         food.shape = row.at("shape").get<std::string>();
         food.thicknessM = share("thickness_mm") / 1000;
         food.widthM = share("width_mm") / 1000;
+        food.body = enumOf<Body>(kBodies, row.value("body", "solid")).value_or(Body::solid);
+        food.usualForm = formOf(row.value("form", "intact")).value_or(Form::intact);
+        food.usualStartK = row.value("start_C", kRefrigeratorC) + kZeroCelsiusK;
         food.source = row.at("source").get<std::string>();
         out.push_back(food);
     }

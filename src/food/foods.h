@@ -16,6 +16,10 @@ enum class Form { intact, bladed, rolled, minced };
 const char* word(Form form);
 std::optional<Form> formOf(const std::string& word);
 
+/// What keeps its shape by itself and what does not: solid pieces; dough; batter in a tin; a runny
+/// egg; soup or stew; a dish with a top of its own; what is set in a pot (custard, terrine).
+enum class Body { solid, dough, batter, runny, liquid, baked, potted };
+
 /// A food: composition, where it comes from, and what the outcome is judged by. SI.
 struct Food {
     std::string id;
@@ -25,11 +29,14 @@ struct Food {
     double waterU = 0.02; ///< standard uncertainty of the water share
     double greyingK = 335.15;
     double freezingC = -1.7;
-    double browning = 1;        ///< how fast its face browns beside lean meat (to a factor of 2)
-    double porosity = 0;        ///< share of gas in a risen dough; 0 = none
-    bool losesJuice = true;     ///< meat and fish squeeze water out as they cook
+    double browning = 1;    ///< how fast its face browns beside lean meat (to a factor of 2)
+    double porosity = 0;    ///< share of gas in a risen dough; 0 = none
+    bool losesJuice = true; ///< meat and fish squeeze water out as they cook
+    Body body = Body::solid;
     std::string shape = "slab"; ///< the usual shape, and its measures
     double thicknessM = 0.03, widthM = 0.1;
+    Form usualForm = Form::intact;
+    double usualStartK = 278.15; ///< from the refrigerator, or the room's
     std::string source;
     bool operator==(const Food&) const = default;
 };

@@ -116,6 +116,23 @@ Representative operative(const HeatField& field, Face face, const FieldNumber& a
             face == Face::bottom ? radiant->provenance : air.provenance};
 }
 
+/// Where a pan over a burner holds: what the burner gives is what the pan loses and what food whose
+/// face boils takes from half of its base. An empty pan would climb on until it glows.
+std::optional<Representative> holdingPan(const HeatField& field, double ambientK) {
+    constexpr double kCovered = 0.5, kFoodFaceK = 373.15;
+    const FieldNumber* flux = seenBy(field, Face::bottom, Term::plateFlux);
+    const FieldNumber* loss = seenBy(field, Face::bottom, Term::plateLoss);
+    const FieldNumber* contact = seenBy(field, Face::bottom, Term::contact);
+    if (!flux || !loss || loss->value <= 0)
+        return std::nullopt;
+    const double taken = contact ? kCovered * contact->value : 0;
+    const double all = loss->value + taken;
+    const double kelvin = (flux->value + loss->value * ambientK + taken * kFoodFaceK) / all;
+    const double byContact = contact ? kCovered * (kFoodFaceK - kelvin) * contact->u : 0;
+    const double u = std::hypot(flux->u, (ambientK - kelvin) * loss->u, byContact) / all;
+    return Representative{kelvin, u, flux->provenance};
+}
+
 } // namespace
 
 Representative representative(const HeatField& field, double ambientK) {
@@ -124,14 +141,11 @@ Representative representative(const HeatField& field, double ambientK) {
     const FieldNumber* set = seenBy(field, Face::bottom, Term::plateSet);
     if (set)
         return {set->value, set->u, set->provenance};
-    const FieldNumber* flux = seenBy(field, Face::bottom, Term::plateFlux);
-    const FieldNumber* loss = seenBy(field, Face::bottom, Term::plateLoss);
-    if (flux && loss && loss->value > 0) {
-        const double rise = flux->value / loss->value;
-        const double relative =
-            std::hypot(flux->u / std::max(flux->value, 1e-9), loss->u / loss->value);
-        return {ambientK + rise, rise * relative, flux->provenance};
-    }
+    if (const auto pan = holdingPan(field, ambientK))
+        return *pan;
+    const FieldNumber* plate = seenBy(field, Face::bottom, Term::plate);
+    if (plate && !seenBy(field, Face::bottom, Term::air)) // a hot plate under nothing but the room
+        return {plate->value, plate->u, plate->provenance};
     // A fire under an open grate: the top sees only the room, the heat comes from below.
     const FieldNumber* below = find(field, {Face::bottom, Term::air});
     if (below && find(field, {Face::bottom, Term::radiant}) && find(field, {Face::top, Term::air}))

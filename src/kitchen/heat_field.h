@@ -93,7 +93,8 @@ const FieldNumber* seenBy(const HeatField& field, Face face, Term term);
 void put(HeatField& field, const FieldNumber& number);
 double covarianceOf(const HeatField& field, FieldKey a, FieldKey b);
 
-/// The one temperature a field is shown by: liquid, plate where it settles when empty, else air.
+/// The one temperature a field is shown by: the liquid's; a plate's set one; where a pan over a
+/// burner holds with food on half of its base; else air and radiation as food feels them.
 struct Representative {
     double kelvin = 0;
     double u = 0;

@@ -68,11 +68,13 @@ std::optional<PlaneMark> planeMark(const HeatField& field, double ambientK) {
     const Pair p = taken(field, face);
     if (p.coefficient <= 0 || p.kelvin <= kColdFaceK)
         return std::nullopt;
+    // The temperature is that of the rate sheet and the line-up, so that all three agree.
+    const Representative shown = representative(field, ambientK);
     PlaneMark out;
-    out.kelvin = p.kelvin;
+    out.kelvin = shown.kelvin;
     out.coefficient = p.coefficient;
-    out.fluxW_m2 = p.coefficient * (p.kelvin - kColdFaceK);
-    out.provenance = representative(field, ambientK).provenance;
+    out.fluxW_m2 = p.coefficient * (shown.kelvin - kColdFaceK);
+    out.provenance = shown.provenance;
     // Each number moved by its u: rows of the Jacobian times u, then the field's correlations.
     std::vector<std::array<double, 2>> moved;
     for (const FieldNumber& n : field.numbers) {
@@ -81,7 +83,8 @@ std::optional<PlaneMark> planeMark(const HeatField& field, double ambientK) {
             if (m.key == n.key)
                 m.value += n.u;
         const Pair q = taken(other, face);
-        moved.push_back({q.kelvin - p.kelvin, std::log(q.coefficient / p.coefficient)});
+        moved.push_back({representative(other, ambientK).kelvin - shown.kelvin,
+                         std::log(q.coefficient / p.coefficient)});
     }
     double tt = 0, hh = 0, th = 0;
     for (std::size_t i = 0; i < moved.size(); ++i)
@@ -94,7 +97,7 @@ std::optional<PlaneMark> planeMark(const HeatField& field, double ambientK) {
             hh += rho * moved[i][1] * moved[j][1];
             th += rho * moved[i][0] * moved[j][1];
         }
-    out.uKelvin = std::sqrt(std::max(tt, 0.0));
+    out.uKelvin = shown.u;
     out.uLn = std::sqrt(std::max(hh, 0.0));
     out.rho = tt > 0 && hh > 0 ? std::clamp(th / std::sqrt(tt * hh), -1.0, 1.0) : 0;
     return out;

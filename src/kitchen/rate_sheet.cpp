@@ -3,6 +3,8 @@
 
 #include "kitchen/rate_sheet.h"
 
+#include "kitchen/dial.h"
+
 #include <algorithm>
 #include <set>
 
@@ -16,7 +18,7 @@ constexpr double kUsualPreheatC = 200;
 Setting withUsualPreheat(const Appliance& a, Setting s) {
     for (std::size_t i = 0; i < a.controls.size(); ++i)
         if (a.controls[i].kind == ControlKind::preheat)
-            s.values[i] = kUsualPreheatC;
+            s.values[i] = dialValue(a.controls[i], Temperature::celsius(kUsualPreheatC));
     return s;
 }
 
@@ -55,12 +57,18 @@ std::vector<double> burnerShares(const Appliance& a, const Setting& s) {
 
 } // namespace
 
+Setting sheetRowOf(const Appliance& appliance, const Setting& setting) {
+    return withUsualPreheat(appliance, setting);
+}
+
 std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const RatedNumber> rated,
-                                   int places) {
+                                   std::span<const Setting> also, int places) {
     std::vector<Setting> out;
     for (const RatedNumber& r : rated)
         addOnce(out, withUsualPreheat(appliance, r.setting));
-    for (const Setting& s : possibleSettings(appliance.controls, places, 400)) {
+    for (const Setting& s : also)
+        addOnce(out, withUsualPreheat(appliance, s));
+    for (const Setting& s : possibleSettings(appliance.controls, places, 400, Places::round)) {
         if (out.size() >= kMostRows)
             break;
         // Burner sets: the singles and all alike are enough beside what was tested.
@@ -82,7 +90,8 @@ std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const R
     return out;
 }
 
-std::string sheetLabel(const Appliance& appliance, const Setting& setting) {
+std::string sheetLabel(const Appliance& appliance, const Setting& setting,
+                       std::optional<TemperatureUnit> reader) {
     std::vector<Control> shown;
     std::vector<ControlValue> values;
     for (std::size_t i = 0; i < appliance.controls.size(); ++i)
@@ -91,7 +100,36 @@ std::string sheetLabel(const Appliance& appliance, const Setting& setting) {
             shown.push_back(appliance.controls[i]);
             values.push_back(setting.values[i]);
         }
-    return settingLabel(shown, {values});
+    return settingLabel(shown, {values}, reader);
+}
+
+namespace {
+
+SheetCell cellOf(const Appliance& appliance, const Setting& setting, const Place& place,
+                 std::span<const RatedNumber> numbers) {
+    SheetCell cell;
+    const auto field = ratedField(appliance, setting, place, numbers);
+    if (!field) {
+        cell.why = field.error().message;
+        return cell;
+    }
+    cell.shown = representative(*field, place.site.ambient.kelvin());
+    if (isHob(appliance.kind))
+        if (const FieldNumber* power = find(*field, {Face::all, Term::power}))
+            cell.power = *power;
+    for (const FieldNumber& n : field->numbers)
+        if (n.provenance == Provenance::measured && cell.reductionId.empty())
+            cell.reductionId = n.reductionId;
+    for (const RatedNumber& r : numbers)
+        if (!cell.reductionId.empty() && r.number.reductionId == cell.reductionId)
+            cell.measuredMs = r.measuredMs;
+    return cell;
+}
+
+} // namespace
+
+std::string powerWords(const FieldNumber& power) {
+    return printPlusMinus(power.value / 1e3, kTwoSided95 * power.u / 1e3, "kW", 2);
 }
 
 RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance, const SheetWith& with) {
@@ -100,29 +138,17 @@ RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance, const Sh
     const auto rated = kitchen.rated.find(appliance.id);
     const std::span<const RatedNumber> numbers =
         rated == kitchen.rated.end() ? std::span<const RatedNumber>{} : rated->second;
-    out.settings = sheetSettings(appliance, numbers);
+    out.settings = sheetSettings(appliance, numbers, with.also);
     for (const Zone& zone : appliance.zones)
         out.zones.push_back(zone.name);
     for (const Setting& setting : out.settings) {
         out.burners.push_back(burnerShares(appliance, setting));
-        out.labels.push_back(sheetLabel(appliance, setting));
+        out.labels.push_back(sheetLabel(appliance, setting, with.reader));
         std::vector<SheetCell> row;
-        for (const Zone& zone : appliance.zones) {
-            const Place place =
-                placeOf(kitchen, appliance, zone.name, with.vesselId, with.insertId);
-            const auto field = ratedField(appliance, setting, place, numbers);
-            SheetCell cell;
-            if (field) {
-                cell.shown = representative(*field, place.site.ambient.kelvin());
-                for (const FieldNumber& n : field->numbers)
-                    if (n.provenance == Provenance::measured && cell.reductionId.empty())
-                        cell.reductionId = n.reductionId;
-                for (const RatedNumber& r : numbers)
-                    if (!cell.reductionId.empty() && r.number.reductionId == cell.reductionId)
-                        cell.measuredMs = r.measuredMs;
-            }
-            row.push_back(cell);
-        }
+        for (const Zone& zone : appliance.zones)
+            row.push_back(cellOf(
+                appliance, setting,
+                placeOf(kitchen, appliance, zone.name, with.vesselId, with.insertId), numbers));
         out.cells.push_back(std::move(row));
     }
     return out;
@@ -148,8 +174,8 @@ std::vector<CombTick> combOf(const Kitchen& kitchen, const Appliance& appliance)
     const RateSheet sheet = rateSheet(kitchen, appliance);
     std::vector<CombTick> out;
     for (const auto& row : sheet.cells)
-        if (!row.empty())
-            out.push_back({row.front().shown.kelvin, row.front().shown.provenance});
+        if (!row.empty() && row.front().shown)
+            out.push_back({row.front().shown->kelvin, row.front().shown->provenance});
     return out;
 }
 

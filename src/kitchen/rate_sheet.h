@@ -7,14 +7,17 @@
 
 namespace dynamet::kitchen {
 
-/// One cell: what a zone is at a setting, or nothing but an assumption.
+/// One cell: what a zone is at a setting, measured or assumed. `shown` is empty where nothing is
+/// known, and `why` says why then.
 struct SheetCell {
-    Representative shown;        ///< the one temperature it is shown by, K
+    std::optional<Representative> shown; ///< the one temperature it is shown by, K
+    std::optional<FieldNumber> power;    ///< hobs: into the vessel, W; it leads
+    std::string why;
     std::string reductionId;     ///< of the leading measured number, else empty
     std::int64_t measuredMs = 0; ///< of that number; 0 = nothing was measured here
 };
-/// The rate sheet of an appliance: settings down, zones across. For hobs the vessel is the standard
-/// one and the number is where the empty vessel would settle.
+/// The rate sheet of an appliance: settings down, zones across. A hob's number is where its vessel
+/// holds with food in it (see `representative`).
 struct RateSheet {
     std::string applianceId;
     std::vector<Setting> settings;
@@ -25,18 +28,26 @@ struct RateSheet {
     std::vector<std::vector<SheetCell>> cells; ///< [setting][zone]
 };
 
-/// Measured settings and evenly spread others (`places` along a dial), in the dial's order; a
-/// preheat is left at one place.
+/// Measured settings, `also`, and round ones between (`places` along a dial), in the dial's order;
+/// a preheat is left at one place.
 std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const RatedNumber> rated,
-                                   int places = 6);
+                                   std::span<const Setting> also = {}, int places = 8);
 /// A setting as the sheet's row names it: without the preheat and the lid.
-std::string sheetLabel(const Appliance& appliance, const Setting& setting);
+std::string sheetLabel(const Appliance& appliance, const Setting& setting,
+                       std::optional<TemperatureUnit> reader = {});
+/// The setting of the sheet's row that a setting belongs to: its preheat at the usual place.
+Setting sheetRowOf(const Appliance& appliance, const Setting& setting);
 
 /// What is in or on the appliance: a hob's vessel (empty = its standard one), an insert (empty =
-/// none). Each makes a sheet of its own.
+/// none); each makes a sheet of its own. Further settings have a row too. `reader` as of
+/// `settingLabel`.
 struct SheetWith {
-    std::string vesselId, insertId;
+    std::string vesselId = {}, insertId = {};
+    std::vector<Setting> also = {};
+    std::optional<TemperatureUnit> reader = {};
 };
+/// "1.41 ± 0.10 kW".
+std::string powerWords(const FieldNumber& power);
 RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance, const SheetWith& with = {});
 
 /// The kitchen as it was rated up to a moment, for comparing dates.

@@ -3,6 +3,8 @@
 
 #include "kitchen/setting.h"
 
+#include "kitchen/dial.h"
+
 #include <algorithm>
 #include <array>
 #include <charconv>
@@ -114,20 +116,52 @@ std::string joined(const Control& control, const std::vector<int>& levels, const
     return out;
 }
 
-std::vector<ControlValue> possibleValues(const Control& control, int numericSteps) {
+std::vector<double> gasMarks(const Control& control) {
+    std::vector<double> out;
+    for (double mark : {0.25, 0.5, 1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0, 9.0, 10.0})
+        if (mark >= control.low && mark <= control.high)
+            out.push_back(mark);
+    return out;
+}
+
+std::vector<double> evenPlaces(const Control& control, int most) {
+    const double span = control.high - control.low;
+    const int steps = std::max(1, std::min(most, static_cast<int>(span / control.step)));
+    std::vector<double> out;
+    for (int i = 0; i <= steps; ++i) {
+        const double raw = span * i / steps / control.step;
+        const double value = control.low + std::round(raw) * control.step;
+        if (out.empty() || value != out.back())
+            out.push_back(value);
+    }
+    return out;
+}
+
+/// Multiples of the least round number that leaves `most` places at most.
+std::vector<double> roundPlaces(const Control& control, int most) {
+    std::vector<double> out;
+    for (double step : {1.0, 2.0, 5.0, 10.0, 20.0, 25.0, 50.0, 100.0, 200.0, 500.0, 1000.0}) {
+        const double first = std::ceil(control.low / step) * step;
+        if (step < control.step || (control.high - first) / step > most - 1)
+            continue;
+        for (double value = first; value <= control.high + 1e-9; value += step)
+            out.push_back(value);
+        break;
+    }
+    return out.empty() ? evenPlaces(control, most) : out;
+}
+
+std::vector<double> placesOf(const Control& control, int most, Places places) {
+    if (control.unit == "gas")
+        return gasMarks(control);
+    return places == Places::round ? roundPlaces(control, most) : evenPlaces(control, most);
+}
+
+std::vector<ControlValue> possibleValues(const Control& control, int numericSteps, Places places) {
     std::vector<ControlValue> out;
     if (isNumeric(control.kind)) {
-        const double span = control.high - control.low;
-        const int steps =
-            std::max(1, std::min(numericSteps, static_cast<int>(span / control.step)));
-        double before = NAN;
-        for (int i = 0; i <= steps; ++i) {
-            const double raw = span * i / steps / control.step;
-            const double value = control.low + std::round(raw) * control.step;
-            if (value != before)
-                out.emplace_back(value);
-            before = value;
-        }
+        for (const double value : placesOf(control, numericSteps, places))
+            out.emplace_back(value);
     } else if (control.kind == ControlKind::coals) {
         const int most = static_cast<int>(control.high);
         for (int total = 9; total <= most; total += 3)
@@ -210,7 +244,26 @@ Result<Setting> parseSetting(const std::vector<Control>& controls, const std::st
     return setting;
 }
 
-std::string settingLabel(const std::vector<Control>& controls, const Setting& setting) {
+namespace {
+
+/// A number on its dial, for a reader of another unit too.
+std::string numberLabel(const Control& control, double value,
+                        std::optional<TemperatureUnit> reader) {
+    if (!reader || !isTemperatureDial(control))
+        return dialText(control, value);
+    const std::string inTheirs = printTemperature(dialTemperature(control, value), *reader);
+    const bool same = control.unit == (*reader == TemperatureUnit::fahrenheit ? "F" : "C");
+    if (same || control.unit == "gas")
+        return dialText(control, value);
+    return control.kind == ControlKind::preheat
+               ? inTheirs
+               : fmt::format("{} ({})", dialText(control, value), inTheirs);
+}
+
+} // namespace
+
+std::string settingLabel(const std::vector<Control>& controls, const Setting& setting,
+                         std::optional<TemperatureUnit> reader) {
     std::string out;
     for (std::size_t i = 0; i < std::min(controls.size(), setting.values.size()); ++i) {
         const Control& control = controls[i];
@@ -220,11 +273,8 @@ std::string settingLabel(const std::vector<Control>& controls, const Setting& se
             continue; // nothing to set
         out += out.empty() ? "" : ", ";
         if (const auto* numeric = std::get_if<double>(&value)) {
-            const bool degrees = control.unit == "C" || control.unit == "F";
-            const std::string unit = degrees ? " °" + control.unit : " " + control.unit;
             out += control.kind == ControlKind::preheat ? "pan at " : "";
-            out += control.unit == "gas" ? fmt::format("gas {}", *numeric)
-                                         : fmt::format("{}{}", *numeric, unit);
+            out += numberLabel(control, *numeric, reader);
         } else if (const auto* label = std::get_if<LabelIndex>(&value)) {
             const bool plain =
                 control.kind == ControlKind::mark || control.kind == ControlKind::fireStage;
@@ -240,12 +290,12 @@ std::string settingLabel(const std::vector<Control>& controls, const Setting& se
 }
 
 std::vector<Setting> possibleSettings(const std::vector<Control>& controls, int numericSteps,
-                                      std::size_t most) {
+                                      std::size_t most, Places places) {
     std::vector<Setting> out(1);
     for (const Control& control : controls) {
         std::vector<Setting> longer;
         for (const Setting& base : out)
-            for (const ControlValue& value : possibleValues(control, numericSteps)) {
+            for (const ControlValue& value : possibleValues(control, numericSteps, places)) {
                 longer.push_back(base);
                 longer.back().values.push_back(value);
                 if (longer.size() >= most)

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "quantity/print.h"
 #include "quantity/result.h"
 
 #include <optional>
@@ -75,13 +76,17 @@ bool isNumeric(ControlKind kind);
 std::string settingText(const std::vector<Control>& controls, const Setting& setting);
 /// The way back; parse or invalidArgument names the control and what it can be.
 Result<Setting> parseSetting(const std::vector<Control>& controls, const std::string& text);
-/// What the cook reads: "180 °C, fan on", "level 5".
-std::string settingLabel(const std::vector<Control>& controls, const Setting& setting);
+/// What the cook reads: "180 °C, fan on", "level 5", "gas ½". With the reader's unit a dial that is
+/// marked in another one is translated behind it, "350 °F (177 °C)", and a pan's preheat is in it.
+std::string settingLabel(const std::vector<Control>& controls, const Setting& setting,
+                         std::optional<TemperatureUnit> reader = {});
 
-/// Every setting the controls allow, numeric ones at `numericSteps` even places at most (rounded to
-/// the dial's step), burner sets all combinations up to `most` in all.
+/// Where a numeric control is tried: at even places, or at round numbers as a cook turns to.
+enum class Places { even, round };
+/// Every setting the controls allow, numeric ones at `numericSteps` places at most (on the dial's
+/// step; gas marks at every mark), burner sets all combinations up to `most` in all.
 std::vector<Setting> possibleSettings(const std::vector<Control>& controls, int numericSteps = 12,
-                                      std::size_t most = 400);
+                                      std::size_t most = 400, Places places = Places::even);
 /// A setting as one number along its first ordered control (dial unit, or a label's number), for
 /// interpolation; nullopt when it has none.
 std::optional<double> alongDial(const std::vector<Control>& controls, const Setting& setting,

@@ -3,8 +3,8 @@
 
 #include "kitchen/typical.h"
 
+#include "kitchen/dial.h"
 #include "kitchen/typical_table.h"
-#include "quantity/parse_temperature.h"
 
 #include <algorithm>
 #include <cmath>
@@ -23,16 +23,6 @@ constexpr double kLidOrDialWords = 0; // a label without a number counts as no h
 
 Spread pair(const json& row) {
     return {row.at(0).get<double>(), row.at(1).get<double>()};
-}
-
-double dialKelvin(double dial, const std::string& unit) {
-    if (unit == "F")
-        return Temperature::fahrenheit(dial).kelvin();
-    if (unit == "gas") {
-        const auto mark = gasMark(dial);
-        return mark ? mark->kelvin() : Temperature::celsius(180).kelvin();
-    }
-    return Temperature::celsius(dial).kelvin();
 }
 
 const ControlValue* valueOf(const Appliance& a, const Setting& s, ControlKind kind,
@@ -84,7 +74,7 @@ Spread settingTemperature(const Appliance& a, const Setting& s, const json& rule
         const auto kind = name == "dial" ? ControlKind::thermostat : ControlKind::preheat;
         if (const ControlValue* value = valueOf(a, s, kind, &control))
             if (const auto* dial = std::get_if<double>(value))
-                return {dialKelvin(*dial, control->unit), u};
+                return {dialTemperature(*control, *dial).kelvin(), u};
     }
     if (name == "coals") {
         if (const ControlValue* value = valueOf(a, s, ControlKind::coals))
@@ -157,12 +147,21 @@ struct Builder {
     }
 };
 
+/// Of the rated input that the mark, or the watts set, stands for.
+double shareOfFull(const Appliance& a, const Setting& s) {
+    const Control* control = nullptr;
+    if (const ControlValue* value = valueOf(a, s, ControlKind::level, &control))
+        if (const auto* label = std::get_if<LabelIndex>(value))
+            return labelNumber(*control, label->index);
+    if (const ControlValue* value = valueOf(a, s, ControlKind::watts))
+        if (const auto* watts = std::get_if<double>(value); watts && a.ratedInputW > 0)
+            return std::min(1.0, *watts / a.ratedInputW);
+    return 1;
+}
+
 void addHob(Builder& builder, const Appliance& a, const Setting& s, const json& row,
             const Vessel& vessel) {
-    const Control* control = nullptr;
-    const ControlValue* value = valueOf(a, s, ControlKind::level, &control);
-    const auto* label = value ? std::get_if<LabelIndex>(value) : nullptr;
-    const double share = label ? labelNumber(*control, label->index) : 1.0;
+    const double share = shareOfFull(a, s);
     const Spread efficiency = pair(row.at("efficiency"));
     const double power = a.ratedInputW * share * efficiency.value;
     // How much of the input a mark gives is known only roughly, the lower the less.
@@ -218,7 +217,7 @@ Result<HeatField> typicalField(const Appliance& appliance, const Setting& settin
     return std::move(builder.field);
 }
 
-Result<Appliance> typicalAppliance(ApplianceKind kind) {
+Result<Appliance> typicalAppliance(ApplianceKind kind, TemperatureUnit marks) {
     const json& row = typicalRow(word(kind));
     Appliance out;
     out.kind = kind;
@@ -235,7 +234,8 @@ Result<Appliance> typicalAppliance(ApplianceKind kind) {
             control.labels = readLabels(c.at("labels"));
         if (c.contains("burners"))
             control.burners = c.at("burners").get<std::vector<std::string>>();
-        out.controls.push_back(control);
+        const bool inFahrenheit = marks == TemperatureUnit::fahrenheit && control.unit == "C";
+        out.controls.push_back(inFahrenheit ? markedIn(control, "F") : control);
     }
     for (const json& zone : row.at("zones"))
         out.zones.push_back({zone.at(0).get<std::string>(), zone.at(1).get<bool>()});

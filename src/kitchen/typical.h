@@ -24,7 +24,9 @@ struct Place {
 Result<HeatField> typicalField(const Appliance& appliance, const Setting& setting,
                                const Place& place);
 
-/// A new appliance of a kind with its usual controls and zones, no id, no name.
-Result<Appliance> typicalAppliance(ApplianceKind kind);
+/// A new appliance of a kind with its usual controls and zones, no id, no name; its dials are
+/// marked in °C or in °F.
+Result<Appliance> typicalAppliance(ApplianceKind kind,
+                                   TemperatureUnit marks = TemperatureUnit::celsius);
 
 } // namespace dynamet::kitchen

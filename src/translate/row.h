@@ -40,7 +40,8 @@ struct Instruction {
     cook::Turning turning = cook::Turning::never;
     double pullK = 0; ///< core at which the watched stage is left, as printed: whole degrees
     bool lidOpen = false;
-    double stageS = 0; ///< how long the moved stage takes where a time ends it, else 0
+    double stageS = 0;   ///< how long the moved stage takes where a time ends it, else 0
+    bool byProbe = true; ///< false where no probe fits: time and colour lead
 };
 
 /// A word of warning with a stable code ("below_minimum", "assumed_field", "crust_not_reached"…).
@@ -53,6 +54,7 @@ struct Warning {
 struct Row {
     Target target;
     bool reached = false;
+    bool held = true; ///< false: the place cannot hold this food at all
     std::string reason;
     Instruction instruction;
     cook::Outcome outcome;

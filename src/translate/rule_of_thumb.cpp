@@ -3,8 +3,9 @@
 
 #include "translate/rule_of_thumb.h"
 
-#include "quantity/parse_temperature.h"
+#include "kitchen/dial.h"
 #include "quantity/print.h"
+#include "translate/wording.h"
 
 #include <algorithm>
 #include <cmath>
@@ -40,22 +41,6 @@ std::optional<Rule> ruleBetween(kitchen::ApplianceKind from, kitchen::ApplianceK
     return std::nullopt;
 }
 
-double dialToC(double dial, const std::string& unit) {
-    if (unit == "F")
-        return Temperature::fahrenheit(dial).celsius();
-    if (unit == "gas")
-        return gasMark(dial).value_or(Temperature::celsius(180)).celsius();
-    return dial;
-}
-
-double cToDial(double celsius, const std::string& unit) {
-    if (unit == "F")
-        return Temperature::celsius(celsius).fahrenheit();
-    if (unit == "gas")
-        return toGasMark(Temperature::celsius(celsius));
-    return celsius;
-}
-
 const double* thermostat(const kitchen::Appliance& a, const kitchen::Setting& s,
                          std::size_t& index) {
     for (index = 0; index < a.controls.size(); ++index)
@@ -79,17 +64,18 @@ std::optional<RuleOfThumb> ruleOfThumb(const Prepared& prepared, const Target& t
     if (!rule || !dial || !thermostat(*to, setting, toIndex))
         return std::nullopt;
     const kitchen::Control& control = to->controls[toIndex];
-    const double wanted =
-        cToDial(dialToC(*dial, from->controls[fromIndex].unit) - rule->lowerK, control.unit);
-    const double onDial =
-        std::clamp(std::round(wanted / control.step) * control.step, control.low, control.high);
+    const Temperature there = dialTemperature(from->controls[fromIndex], *dial);
+    const double wanted = dialValue(control, there - KelvinDelta(rule->lowerK));
+    const double onDial = std::clamp(wanted, control.low, control.high);
     setting.values[toIndex] = onDial;
     RuleOfThumb out;
     out.seconds = prepared.outcome.pullS * rule->timeFactor;
-    out.words = fmt::format("rule of thumb: {}, {}", settingLabel(to->controls, setting),
-                            rule->timeFactor == 1  ? "the recipe's time"
-                            : rule->timeFactor < 1 ? "a fifth less time"
-                                                   : "a quarter more time");
+    out.words = fmt::format(
+        "rule of thumb: {}, {}",
+        settingLabel(to->controls, setting, readerOf(Units{prepared.request.fahrenheit, false})),
+        rule->timeFactor == 1  ? "the recipe's time"
+        : rule->timeFactor < 1 ? "a fifth less time"
+                               : "a quarter more time");
     if (const auto programme = programmeFor(prepared.request, target, setting)) {
         const auto outcome = cook::cookFor(prepared.request.piece, *programme, out.seconds,
                                            cook::kQuick, prepared.tables);

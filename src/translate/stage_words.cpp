@@ -25,14 +25,14 @@ const char* edgeWords(const WrittenStage& stage) {
 
 } // namespace
 
-std::string placeWords(const kitchen::Kitchen& kitchen, const Reference& place) {
+std::string placeWords(const kitchen::Kitchen& kitchen, const Reference& place, Units units) {
     const auto* a = findAppliance(kitchen, place.applianceId);
     if (!a)
         return "";
     std::string out = a->name;
     if (a->zones.size() > 1)
         out += ", " + place.zone;
-    out += ", " + settingLabel(a->controls, place.setting);
+    out += ", " + settingLabel(a->controls, place.setting, readerOf(units));
     if (const auto* vessel = findVessel(kitchen, place.vesselId))
         out += ", " + vessel->name;
     return place.lidOpen ? out + ", lid open" : out;
@@ -48,7 +48,7 @@ std::string endWords(double afterS, std::optional<double> coreK, Units units) {
 }
 
 std::vector<std::string> writtenStageLines(const Request& request, Units units) {
-    const std::string last = placeWords(request.kitchen, request.reference);
+    const std::string last = placeWords(request.kitchen, request.reference, units);
     const std::string lastEnd =
         request.lastForS > 0 ? " " + endWords(request.lastForS, std::nullopt, units) : "";
     if (request.before.empty())
@@ -56,7 +56,7 @@ std::vector<std::string> writtenStageLines(const Request& request, Units units) 
     std::vector<std::string> out;
     for (const WrittenStage& stage : request.before)
         out.push_back(fmt::format("{}. {}{} {}{}", out.size() + 1,
-                                  placeWords(request.kitchen, stage.place), edgeWords(stage),
+                                  placeWords(request.kitchen, stage.place, units), edgeWords(stage),
                                   endWords(stage.endsAfterS, stage.endsAtCoreK, units),
                                   waitWords(stage)));
     out.push_back(fmt::format("{}. {}{}", out.size() + 1, last, lastEnd));
@@ -74,9 +74,9 @@ std::vector<std::string> rowStageLines(const Row& row, const Prepared& prepared,
         const WrittenStage& stage = request.before[i];
         const bool moved = i == *request.moved;
         const double took = passed[i].endS - passed[i].startS;
-        std::string line =
-            fmt::format("{}. {}{}: ", i + 1,
-                        placeWords(request.kitchen, moved ? here : stage.place), edgeWords(stage));
+        std::string line = fmt::format(
+            "{}. {}{}: ", i + 1, placeWords(request.kitchen, moved ? here : stage.place, units),
+            edgeWords(stage));
         line += stage.endsAfterS > 0 ? fmt::format("{}, the core leaves at {}", printDuration(took),
                                                    printDegrees(passed[i].leaveK, units.fahrenheit))
                                      : fmt::format("until the core reads {}, about {}",
@@ -90,7 +90,7 @@ std::vector<std::string> rowStageLines(const Row& row, const Prepared& prepared,
     const bool lastMoved = *request.moved >= request.before.size();
     std::string line =
         fmt::format("{}. {}: about {}", out.size() + 1,
-                    placeWords(request.kitchen, lastMoved ? here : request.reference),
+                    placeWords(request.kitchen, lastMoved ? here : request.reference, units),
                     printDuration(roundedDownTime(row.outcome.pullS - row.outcome.lastStartS)));
     if (std::isfinite(row.outcome.turnS))
         line += ", turn at " +

@@ -8,7 +8,7 @@
 namespace dynamet::translate {
 
 /// "Deck oven, middle, 120 °C, steel pan": appliance, zone where it has several, setting, vessel.
-std::string placeWords(const kitchen::Kitchen& kitchen, const Reference& place);
+std::string placeWords(const kitchen::Kitchen& kitchen, const Reference& place, Units units);
 
 /// "until the core reads 46 °C", "for 3 min", or both; of the last stage "until the goal is met".
 std::string endWords(double afterS, std::optional<double> coreK, Units units);

@@ -4,6 +4,7 @@
 #include "translate/translate.h"
 
 #include "cook/rounds.h"
+#include "translate/holding.h"
 
 #include "quantity/parse_duration.h"
 #include "quantity/parse_measures.h"
@@ -58,7 +59,7 @@ Result<Prepared> prepare(const Request& asked) {
     auto programme = writtenProgramme(request);
     if (!programme)
         return tl::unexpected(programme.error().in("the recipe's own appliance"));
-    Prepared out{request, *programme, {}, {}, {}, allTargets(request)};
+    Prepared out{request, *programme, {}, {}, {}, allTargets(request), {}};
     out.tables = cook::tablesFor(request.piece.food, pressurePa(programme->site));
     auto outcome = cook::cookProgramme(request.piece, *programme, targetOf(request), cook::kFull,
                                        out.tables, true);
@@ -70,6 +71,8 @@ Result<Prepared> prepare(const Request& asked) {
             .value_or(out.outcome);
     if (request.lastForS > 0)
         out.request.goal = goalGiven(request.goal, out.outcome.peakK);
+    out.notKnown =
+        whyNotByCore(request, out.outcome.peakK, boilingPointAt(programme->site).kelvin());
     return out;
 }
 
@@ -108,6 +111,7 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
     }
     row.outcome = std::move(*outcome);
     row.instruction.turning = programme->turning;
+    row.instruction.byProbe = probeFits(local.request.piece);
     row.instruction.lidOpen = placeOn(local.request, row.target, row.instruction.setting).lidOpen;
     row.watched = watchedStage(*programme);
     row.crustDistance = crustDistance(row.outcome, prepared.outcome);
@@ -122,7 +126,36 @@ Result<cook::Programme> programmeOf(const Request& request, const Row& row) {
     return programmeFor(request, row.target, row.instruction.setting, row.instruction.stageS);
 }
 
+namespace {
+
+/// A row that cannot be: the place is gone or has no pan, it does not hold the food (its own recipe
+/// says otherwise), or nothing tells when the food is done.
+std::optional<Row> impossible(const Prepared& prepared, const Target& target) {
+    const Request& request = prepared.request;
+    const auto* on = findAppliance(request.kitchen, target.applianceId);
+    const auto* zone = on ? findZone(*on, target.zone) : nullptr;
+    const Reference& from = movedFrom(request);
+    const bool own = target.applianceId == from.applianceId && target.zone == from.zone;
+    Row row;
+    row.target = target;
+    if (!zone) {
+        row.reason = "the appliance or its place is no longer in the book";
+    } else if (isHob(on->kind) && !findVessel(request.kitchen, target.vesselId)) {
+        row.reason = "not known, because it has no pan yet: choose one for it in Kitchen";
+    } else if (!own) {
+        row.reason = whyNotHeld(request.piece, request.goal.coreK, *on, *zone);
+        row.held = row.reason.empty();
+    }
+    if (row.reason.empty())
+        row.reason = prepared.notKnown;
+    return row.reason.empty() ? std::nullopt : std::optional(row);
+}
+
+} // namespace
+
 Row solveRow(const Prepared& prepared, const Target& target, std::stop_token stop) {
+    if (const auto none = impossible(prepared, target))
+        return *none;
     const Prepared local = atSiteOf(prepared, target);
     Row row = findBestSetting(local, target, stop);
     return row.reached ? cooked(prepared, local, std::move(row)) : row;
@@ -130,6 +163,8 @@ Row solveRow(const Prepared& prepared, const Target& target, std::stop_token sto
 
 Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Setting& setting,
                double stageS) {
+    if (const auto none = impossible(prepared, target))
+        return *none;
     Row row;
     row.target = target;
     row.instruction.setting = setting;

@@ -18,6 +18,7 @@ struct Prepared {
     cook::Outcome quick;       ///< of the reference on the search's grid, to compare like with like
     cook::Tables tables;       ///< at the reference's pressure
     std::vector<Target> targets;
+    std::string notKnown; ///< why no row can be found for this recipe; empty = they can
 };
 
 /// Simulates the recipe where it was written. A last stage that a time ends sets the goal to what

@@ -25,7 +25,7 @@ std::string degrees(double kelvin, Units units) {
 
 } // namespace
 
-std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen) {
+std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen, Units units) {
     const auto* a = findAppliance(kitchen, row.target.applianceId);
     if (!a)
         return row.target.applianceId;
@@ -33,12 +33,14 @@ std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen) {
     if (a->zones.size() > 1)
         out += " · " + row.target.zone;
     if (row.reached)
-        out += " · " + settingLabel(a->controls, row.instruction.setting);
+        out += " · " + settingLabel(a->controls, row.instruction.setting, readerOf(units));
     return row.reached && row.instruction.lidOpen ? out + " · lid open" : out;
 }
 
 std::string pullAlone(const Row& row, Units units) {
     const std::string at = " at " + degrees(row.instruction.pullK, units);
+    if (!row.instruction.byProbe)
+        return "by time and colour: no probe fits";
     if (!row.watched)
         return "by the clock, core" + at;
     return row.lastByClock() ? fmt::format("leave stage {}{}", *row.watched + 1, at) : "pull" + at;
@@ -79,7 +81,7 @@ std::string windowWords(const Window& window) {
                                   printDuration(window.expectS));
     if (window.latestS)
         return out + ", latest " + printDuration(*window.latestS);
-    return out + fmt::format(", never: {:.0f} %", 100 * window.neverShare);
+    return out + fmt::format("; {:.0f} % that it never gets there", 100 * window.neverShare);
 }
 
 std::string crustWords(const Row& row, const cook::Outcome& reference) {
@@ -94,7 +96,11 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
         out.push_back("Not reached: " + row.reason);
         return out;
     }
-    if (row.lastByClock())
+    if (!row.instruction.byProbe)
+        out.push_back("It is too thin for a probe: time and colour decide. The middle comes to "
+                      "about " +
+                      degrees(row.outcome.peakK, units) + ".");
+    else if (row.lastByClock())
         out.push_back("The last stage goes by the clock; the core comes to " +
                       degrees(row.outcome.peakK, units) + ".");
     else

@@ -12,9 +12,12 @@ struct Units {
     bool fahrenheit = false;
     bool inches = false;
 };
+inline TemperatureUnit readerOf(Units units) {
+    return units.fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
+}
 
 /// "Wall fan oven · 190 °C": appliance, zone when it has several, setting.
-std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen);
+std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen, Units units);
 /// "pull at 61 °C", and with the turn "pull at 61 °C, turn at 12 min".
 std::string pullAlone(const Row& row, Units units);
 std::string pullWords(const Row& row, Units units);

@@ -236,7 +236,7 @@ TEST(RecipeStages, AnOpenLidGoesWithTheRecipe) {
     ASSERT_TRUE(own.reached) << own.reason;
     EXPECT_TRUE(own.instruction.lidOpen);
     EXPECT_NEAR(own.outcome.pullS, open.outcome.pullS, 0.02 * open.outcome.pullS);
-    EXPECT_NE(rowTitle(own, r.kitchen).find("lid open"), std::string::npos);
+    EXPECT_NE(rowTitle(own, r.kitchen, {}).find("lid open"), std::string::npos);
     EXPECT_NE(writtenStageLines(open.request, {})[0].find("lid open"), std::string::npos);
     EXPECT_FALSE(rowFor(open, "still").instruction.lidOpen);
 }

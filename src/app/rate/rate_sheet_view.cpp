@@ -53,17 +53,24 @@ const kitchen::SheetCell& RateSheetModel::cell(const QModelIndex& index) const {
 }
 
 QString RateSheetModel::cellText(const QModelIndex& index) const {
-    const kitchen::Representative& shown = cell(index).shown;
-    return text(printTemperature(Temperature::kelvin(shown.kelvin), document_.units().temperature(),
-                                 halfWidthK(shown)));
+    const kitchen::SheetCell& at = cell(index);
+    if (!at.shown)
+        return tr("not known");
+    const QString heat =
+        text(printTemperature(Temperature::kelvin(at.shown->kelvin),
+                              document_.units().temperature(), halfWidthK(*at.shown)));
+    return at.power ? tr("%1 · holds %2").arg(text(powerWords(*at.power)), heat) : heat;
 }
 
 QString RateSheetModel::restsOn(const QModelIndex& index) const {
-    const QString words = QString::fromUtf8(word(cell(index).shown.provenance));
-    if (cell(index).shown.provenance != kitchen::Provenance::measured ||
-        cell(index).measuredMs == 0)
+    const kitchen::SheetCell& at = cell(index);
+    if (!at.shown)
+        return text(at.why);
+    const kitchen::Provenance from = at.power ? at.power->provenance : at.shown->provenance;
+    const QString words = QString::fromUtf8(word(from));
+    if (from != kitchen::Provenance::measured || at.measuredMs == 0)
         return words;
-    return tr("%1 %2").arg(words, agoWords(cell(index).measuredMs, document_.now().utcMs));
+    return tr("%1 %2").arg(words, agoWords(at.measuredMs, document_.now().utcMs));
 }
 
 QVariant RateSheetModel::data(const QModelIndex& index, int role) const {
@@ -89,24 +96,35 @@ QVariant RateSheetModel::headerData(int section, Qt::Orientation orientation, in
 void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
                          const QModelIndex& index) const {
     const auto* model = qobject_cast<const RateSheetModel*>(index.model());
-    const kitchen::Representative& shown = model->cell(index).shown;
+    const kitchen::SheetCell& cell = model->cell(index);
+    const auto from = cell.power   ? cell.power->provenance
+                      : cell.shown ? cell.shown->provenance
+                                   : kitchen::Provenance::assumed;
     QPainter& p = *painter;
     p.save();
-    const bool chosen = option.state & QStyle::State_Selected;
-    if (chosen) {
+    if (option.state & QStyle::State_Selected) {
         p.fillRect(option.rect, look::kSelected);
         p.fillRect(QRect(option.rect.left(), option.rect.top(), 3, option.rect.height()),
                    look::kAccent);
     }
-    paintPatch(p, QRect(option.rect.left() + 10, option.rect.center().y() - 8, 18, 17), shown);
-    p.setFont(look::textFont(13, shown.provenance == kitchen::Provenance::measured));
-    p.setPen(shown.provenance == kitchen::Provenance::assumed ? look::kQuietInk : look::kInk);
-    p.drawText(option.rect.adjusted(38, 0, -4, 0), Qt::AlignVCenter, index.data().toString());
-    if (option.rect.width() > 250) {
-        p.setFont(look::textFont(12));
-        p.setPen(look::kQuietInk);
-        p.drawText(option.rect.adjusted(170, 0, -8, 0), Qt::AlignVCenter, model->restsOn(index));
+    if (cell.shown) {
+        kitchen::Representative patch = *cell.shown;
+        patch.provenance = from;
+        paintPatch(p, QRect(option.rect.left() + 10, option.rect.center().y() - 8, 18, 17), patch);
     }
+    p.setFont(look::textFont(13, from == kitchen::Provenance::measured));
+    p.setPen(from == kitchen::Provenance::assumed ? look::kQuietInk : look::kInk);
+    const QString words = index.data().toString();
+    const int wide = p.fontMetrics().horizontalAdvance(words);
+    const QRect place = option.rect.adjusted(38, 0, -4, 0);
+    p.drawText(place, Qt::AlignVCenter,
+               p.fontMetrics().elidedText(words, Qt::ElideRight, place.width()));
+    p.setFont(look::textFont(12));
+    p.setPen(look::kQuietInk);
+    const QRect rest = place.adjusted(wide + 24, 0, -4, 0);
+    if (rest.width() > 80)
+        p.drawText(rest, Qt::AlignVCenter | Qt::AlignRight,
+                   p.fontMetrics().elidedText(model->restsOn(index), Qt::ElideRight, rest.width()));
     p.restore();
 }
 
@@ -183,8 +201,9 @@ std::string RateSheetView::zone() const {
 }
 
 kitchen::Representative RateSheetView::expected() const {
-    return currentIndex().isValid() ? model_->cell(currentIndex()).shown
-                                    : kitchen::Representative{};
+    return currentIndex().isValid()
+               ? model_->cell(currentIndex()).shown.value_or(kitchen::Representative{})
+               : kitchen::Representative{};
 }
 
 void RateSheetView::selectCell(const std::string& settingText, const std::string& zone) {

@@ -50,7 +50,7 @@ void CutsPane::show(const translate::Prepared& prepared, const translate::Row& r
     const Units& units = document_.units();
     const food::Food& food = prepared.request.piece.food;
     view_->show({cutOf(tr("in the recipe"), prepared.outcome, units),
-                 cutOf(text(rowTitle(row, document_.kitchen())), outcome, units)},
+                 cutOf(text(rowTitle(row, document_.kitchen(), units.wording())), outcome, units)},
                 food.greyingK, food.losesJuice);
     moment_->setValue(kMoments);
     showMoment(kMoments);

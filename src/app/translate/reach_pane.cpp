@@ -157,7 +157,8 @@ void ReachPane::refreshOpenRow() {
         if (item.row.target != *open_ || item.pending)
             continue;
         const auto units = document_.units().wording();
-        detailTitle_->setText(text(rowTitle(item.row, document_.kitchen())));
+        detailTitle_->setText(
+            text(rowTitle(item.row, document_.kitchen(), document_.units().wording())));
         detailPull_->setText(item.row.reached ? text(pullWords(item.row, units))
                                               : tr("not reached"));
         QStringList stages, warnings;

@@ -84,7 +84,7 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     p.fillRect(QRect(area.left() + kEdge, area.bottom(), area.width() - 2 * kEdge, 1), look::kRule);
     const QRect first(area.left() + kEdge, area.top() + 4, area.width() - 2 * kEdge, 19);
     const QRect second(first.left(), first.bottom() + 1, first.width(), 18);
-    const QString title = text(rowTitle(row, model->document().kitchen()));
+    const QString title = text(rowTitle(row, model->document().kitchen(), units));
     p.setFont(look::textFont(14, true));
     p.setPen(item.pending || !row.reached ? look::kQuietInk : look::kInk);
     const QString right = item.pending || !row.reached ? QString() : text(pullAlone(row, units));

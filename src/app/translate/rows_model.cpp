@@ -20,7 +20,7 @@ QVariant RowsModel::data(const QModelIndex& index, int role) const {
         return it.row.reached;
     if (role != Qt::DisplayRole && role != Qt::AccessibleTextRole)
         return {};
-    const QString title = text(rowTitle(it.row, document_.kitchen()));
+    const QString title = text(rowTitle(it.row, document_.kitchen(), document_.units().wording()));
     if (it.pending)
         return tr("%1: being computed").arg(title);
     if (!it.row.reached)

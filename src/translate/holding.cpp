@@ -1,0 +1,111 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "translate/holding.h"
+
+namespace dynamet::translate {
+namespace {
+
+using food::Body;
+using kitchen::ApplianceKind;
+
+constexpr double kFlatDoughM = 0.015;     ///< flatbread and pizza lie on a plate or a grate
+constexpr double kTenderByTimeK = 358.15; ///< meat this hot inside is done by time, not by core
+constexpr double kPlateauK = 3;
+
+bool flatDough(const cook::FoodPiece& piece) {
+    return piece.food.body == Body::dough && piece.thicknessM <= kFlatDoughM;
+}
+
+std::string notInPan(const cook::FoodPiece& piece) {
+    switch (piece.food.body) {
+    case Body::dough:
+        return flatDough(piece)
+                   ? ""
+                   : "a loaf needs heat from all sides: a pan bakes its underside only";
+    case Body::batter:
+    case Body::baked:
+    case Body::potted:
+        return "it needs heat from above: a pan on a hob gives it none";
+    default:
+        return "";
+    }
+}
+
+std::string notOnPlate(const cook::FoodPiece& piece) {
+    if (piece.food.body == Body::liquid)
+        return "it would run off the plate";
+    return notInPan(piece);
+}
+
+std::string notInBasket(const cook::FoodPiece& piece) {
+    const bool stands = piece.food.body == Body::solid || piece.food.body == Body::dough;
+    return stands ? "" : "the basket has holes: it would need a dish, which is not rated";
+}
+
+std::string notOverFlame(const cook::FoodPiece& piece) {
+    if (piece.food.body == Body::solid || flatDough(piece))
+        return "";
+    return "over the flame it would need a dish, which is not rated";
+}
+
+std::string notInBath(const cook::FoodPiece& piece) {
+    switch (piece.food.body) {
+    case Body::dough:
+    case Body::batter:
+    case Body::baked:
+    case Body::runny:
+        return "it needs dry heat: a bath makes no crust and no crumb";
+    default:
+        return "";
+    }
+}
+
+std::string notInOil(const cook::FoodPiece& piece, double goalK) {
+    if (piece.food.body != Body::solid && piece.food.body != Body::dough)
+        return "it would come apart in the oil, and boil over";
+    if (piece.food.losesJuice && goalK >= kTenderByTimeK)
+        return "meat that is done by hours of gentle heat dries out in oil";
+    return "";
+}
+
+} // namespace
+
+bool probeFits(const cook::FoodPiece& piece) {
+    return piece.thicknessM >= kThinnestProbedM;
+}
+
+std::string whyNotHeld(const cook::FoodPiece& piece, double goalK, const kitchen::Appliance& on,
+                       const kitchen::Zone& zone) {
+    if (isHob(on.kind))
+        return notInPan(piece);
+    switch (on.kind) {
+    case ApplianceKind::griddle:
+        return notOnPlate(piece);
+    case ApplianceKind::airFryer:
+        return notInBasket(piece);
+    case ApplianceKind::coalChimney:
+        return notOverFlame(piece);
+    case ApplianceKind::gasGrill:
+    case ApplianceKind::charcoalKettle:
+    case ApplianceKind::coveredCeramicGrill:
+    case ApplianceKind::pelletGrill:
+        return zone.direct ? notOverFlame(piece) : "";
+    case ApplianceKind::waterBath:
+        return notInBath(piece);
+    case ApplianceKind::deepFryer:
+        return notInOil(piece, goalK);
+    default:
+        return "";
+    }
+}
+
+std::string whyNotByCore(const Request& request, double recipePeakK, double boilingK) {
+    if (request.lastForS <= 0 || recipePeakK < boilingK - kPlateauK)
+        return "";
+    return "not known, because the recipe's time takes the middle up to where water boils; there "
+           "it stands still, and colour, dryness or tenderness decide when it is done, which "
+           "Dynamet cannot carry over yet";
+}
+
+} // namespace dynamet::translate
