@@ -4,6 +4,7 @@
 #include "app/look/palette.h"
 #include "app/shell/main_window.h"
 #include "app/shell/screenshot.h"
+#include "app/shell/window_memory.h"
 
 #include <QApplication>
 #include <QCommandLineParser>
@@ -53,6 +54,28 @@ int pictures(const QString& demoBook, const QString& file, const QString& view) 
     return 0;
 }
 
+/// The window, with what was in hand when it was last closed.
+int openWindow(const QString& demoBook, const QStringList& books) {
+    app::WindowMemory memory = app::readMemory();
+    app::Document document(realNow);
+    document.setUnits(memory.units);
+    app::MainWindow window(document, demoBook);
+    if (!memory.geometry.isEmpty())
+        window.restoreGeometry(memory.geometry);
+    const QString book = books.isEmpty() ? memory.lastBook : books.front();
+    if (!books.isEmpty() || QFileInfo(book).isFile())
+        if (const auto opened = document.open(book); !opened)
+            window.showProblem(app::text(opened.error().message));
+    window.show();
+    const int code = QApplication::exec();
+    memory.units = document.units();
+    memory.geometry = window.saveGeometry();
+    if (document.isOpen() && document.isWritable())
+        memory.lastBook = QFileInfo(app::text(document.book().path())).absoluteFilePath();
+    app::keepMemory(memory);
+    return code;
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
@@ -87,12 +110,5 @@ int main(int argc, char** argv) {
             return unknownView(parser.value(view));
         return pictures(parser.value(demo), parser.value(shot), parser.value(view));
     }
-    app::Document document(realNow);
-    app::MainWindow window(document, parser.value(demo));
-    const QStringList files = parser.positionalArguments();
-    if (!files.isEmpty())
-        if (const auto opened = document.open(files.front()); !opened)
-            window.showProblem(app::text(opened.error().message));
-    window.show();
-    return QApplication::exec();
+    return openWindow(parser.value(demo), parser.positionalArguments());
 }

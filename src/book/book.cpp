@@ -224,6 +224,31 @@ std::string newId() {
                        words[1] & 0xffff, words[2] >> 16, words[2] & 0xffff, words[3]);
 }
 
+Result<bool> together(Book& book, const std::function<Result<bool>()>& actions) {
+    if (!book.writable())
+        return fail(Errc::readOnly, book.accessWords() + "; nothing was changed");
+    try {
+        SQLite::Transaction transaction(book.database());
+        auto done = actions();
+        if (done)
+            transaction.commit();
+        return done;
+    } catch (const SQLite::Exception& exception) {
+        return tl::unexpected(translated(exception));
+    }
+}
+
+Result<bool> copyBook(Book& book, const std::string& path) {
+    if (::access(path.c_str(), F_OK) == 0)
+        return fail(Errc::io, fmt::format("{} exists already; it was left as it is", path));
+    return reading(book, [&](SQLite::Database& db) {
+        SQLite::Statement copy(db, "VACUUM INTO ?");
+        copy.bind(1, path);
+        copy.exec();
+        return true;
+    });
+}
+
 Result<bool> setWithdrawn(Book& book, const char* table, const std::string& id,
                           std::optional<When> when) {
     return inTransaction(book, [&](SQLite::Database& db) {

@@ -7,8 +7,10 @@
 
 #include <SQLiteCpp/SQLiteCpp.h>
 #include <cstdint>
+#include <functional>
 #include <memory>
 #include <optional>
+#include <sqlite3.h>
 #include <string>
 
 namespace dynamet::book {
@@ -77,6 +79,10 @@ Result<bool> inTransaction(Book& book, Action action) {
     if (!book.writable())
         return fail(Errc::readOnly, book.accessWords() + "; nothing was changed");
     try {
+        if (!sqlite3_get_autocommit(book.database().getHandle())) { // part of `together`
+            action(book.database());
+            return true;
+        }
         SQLite::Transaction transaction(book.database());
         action(book.database());
         transaction.commit();
@@ -85,6 +91,12 @@ Result<bool> inTransaction(Book& book, Action action) {
         return tl::unexpected(translated(exception));
     }
 }
+
+/// Several actions as one transaction: all of them, or nothing when one fails.
+Result<bool> together(Book& book, const std::function<Result<bool>()>& actions);
+
+/// Writes the book as it stands into a new file; io when that exists already.
+Result<bool> copyBook(Book& book, const std::string& path);
 
 /// Reads; SQLite's errors become an Error.
 template <class Read>

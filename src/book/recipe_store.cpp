@@ -5,6 +5,9 @@
 
 #include "book/piece_json.h"
 #include "book/stages_json.h"
+#include "book/table_row.h"
+
+#include <algorithm>
 
 namespace dynamet::book {
 namespace {
@@ -119,6 +122,34 @@ Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen
             readPieceJson(s.getColumn(18).getString(), r.piece);
             if (readStagesJson(s.getColumn(19).getString(), kitchen, r))
                 out.push_back(r);
+        }
+        return out;
+    });
+}
+
+Result<std::vector<RecipeLine>> listRecipes(Book& book, const kitchen::Kitchen& kitchen) {
+    const auto whole = loadRecipes(book, kitchen);
+    if (!whole)
+        return tl::unexpected(whole.error());
+    return reading(book, [&](Database& db) {
+        std::vector<RecipeLine> out;
+        Statement s(db,
+                    "SELECT r.id,r.name,r.appliance_id,r.withdrawn_at_ms,(SELECT COUNT(*) FROM "
+                    "translation t WHERE t.recipe_id=r.id AND t.withdrawn_at_ms IS NULL) AS kept "
+                    "FROM recipe r ORDER BY r.position");
+        const RowReader row(s);
+        while (s.executeStep()) {
+            RecipeLine line{row.text("id"), row.text("name"),
+                            row.maybe("withdrawn_at_ms").has_value(), "",
+                            static_cast<int>(row.whole("kept"))};
+            const bool there = std::any_of(whole->begin(), whole->end(),
+                                           [&](const auto& r) { return r.id == line.id; });
+            if (!there && !line.retired)
+                line.missing = findAppliance(kitchen, row.text("appliance_id"))
+                                   ? "a stage rests on an appliance, a setting or a food that is "
+                                     "no longer there"
+                                   : "its appliance was retired: bring that back first";
+            out.push_back(std::move(line));
         }
         return out;
     });

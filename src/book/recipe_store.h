@@ -36,8 +36,17 @@ Result<bool> addRecipe(Book& book, const RecipeRecord& recipe, const When& when)
 Result<bool> changeRecipe(Book& book, const RecipeRecord& recipe);
 Result<bool> withdrawRecipe(Book& book, const std::string& id, std::optional<When> when);
 /// Recipes that stand, in their order; those whose food, or an appliance or setting of one of their
-/// stages, is gone are left out.
+/// stages, is gone are left out (see `listRecipes`).
 Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen& kitchen);
+
+/// A recipe of the book by its name, whether or not it can be computed with.
+struct RecipeLine {
+    std::string id, name;
+    bool retired = false;
+    std::string missing; ///< why it is not among `loadRecipes`; empty = it is, or it is retired
+    int kept = 0;        ///< translations of it that are kept
+};
+Result<std::vector<RecipeLine>> listRecipes(Book& book, const kitchen::Kitchen& kitchen);
 
 /// Keeps a translation: a snapshot of everything it was computed from, and the result. Returns its
 /// id.

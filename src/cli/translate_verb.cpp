@@ -52,8 +52,8 @@ std::string rowText(const translate::Row& row, const translate::Prepared& prepar
     const translate::Units units{prepared.request.fahrenheit, false};
     std::string out = fmt::format("{} ({})", a->name, row.target.zone);
     if (!row.reached)
-        return out + ": not reached: " + row.reason;
-    out += fmt::format(": {}, {}", settingLabel(a->controls, row.instruction.setting),
+        return out + (row.held ? ": not reached: " : ": not for this food: ") + row.reason;
+    out += fmt::format(": {}, {}", settingLabel(a->controls, row.instruction.setting, unit),
                        pullWords(row, units));
     for (const std::string& line : rowStageLines(row, prepared, units))
         out += "\n    " + line;
@@ -63,8 +63,6 @@ std::string rowText(const translate::Row& row, const translate::Prepared& prepar
         out += row.window->latestS ? ", latest " + printDuration(*row.window->latestS)
                                    : fmt::format(", {:.0f} % that it never gets there",
                                                  100 * row.window->neverShare);
-        if (row.window->overshootS)
-            out += "; too far from " + printDuration(*row.window->overshootS);
     }
     out += fmt::format("; crust {}", row.crustDistance < translate::kSameCrust
                                          ? "same"

@@ -69,6 +69,19 @@ Result<bool> checkPiece(const FoodPiece& piece, double coreK) {
     return true;
 }
 
+std::pair<double, double> thicknessRange(const FoodPiece& piece) {
+    constexpr double kThinnestM = 1e-3, kThickestM = 0.4;
+    return {std::max(kThinnestM, piece.thicknessM / 2), std::min(kThickestM, piece.thicknessM * 2)};
+}
+
+std::pair<double, double> startRange(const FoodPiece& piece) {
+    constexpr double kColdestC = -30, kWarmestC = 35, kAboutK = 20;
+    const double cold = Temperature::celsius(0).kelvin();
+    return {
+        std::max(Temperature::celsius(kColdestC).kelvin(), std::min(cold, piece.startK - kAboutK)),
+        std::max(Temperature::celsius(kWarmestC).kelvin(), piece.startK)};
+}
+
 Programme withFixedTurn(Programme programme, const Outcome& outcome) {
     for (std::size_t i = 0; i < std::min(programme.before.size(), outcome.stages.size()); ++i)
         if (programme.before[i].turning == Turning::once && std::isfinite(outcome.stages[i].turnS))

@@ -3,6 +3,8 @@
 
 #include "food/doneness.h"
 
+#include "quantity/print.h"
+
 #include "quantity/enum_words.h"
 #include "quantity/temperature.h"
 
@@ -142,6 +144,30 @@ Result<DonenessLevel> findLevel(const std::vector<DonenessScale>& scales,
                                                 levelName, foodClass));
     }
     return fail(Errc::notFound, fmt::format("no doneness scale \"{}\"", scaleId));
+}
+
+std::optional<std::pair<double, double>> donenessSpan(const std::vector<DonenessScale>& scales,
+                                                      const std::string& foodClass) {
+    std::optional<std::pair<double, double>> out;
+    for (const DonenessScale& scale : scales)
+        for (const DonenessLevel& level : levelsOf(scale, foodClass))
+            out = out ? std::pair{std::min(out->first, level.lowK),
+                                  std::max(out->second, level.highK)}
+                      : std::pair{level.lowK, level.highK};
+    return out;
+}
+
+Result<bool> checkDoneness(const std::vector<DonenessScale>& scales, const Food& food, double coreK,
+                           bool fahrenheit) {
+    constexpr double kBesideK = 4; // what a cook may want beyond every scale
+    const auto span = donenessSpan(scales, food.foodClass);
+    if (!span || (coreK >= span->first - kBesideK && coreK <= span->second + kBesideK))
+        return true;
+    return fail(Errc::refused,
+                fmt::format("{} is no doneness for {}: the scales go from {} to {} there",
+                            printDegrees(coreK, fahrenheit), food.name,
+                            printDegrees(span->first, fahrenheit),
+                            printDegrees(span->second, fahrenheit)));
 }
 
 std::string linesOf(const std::vector<DonenessLevel>& levels, bool fahrenheit) {

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "food/foods.h"
 #include "quantity/result.h"
 
 #include <optional>
@@ -48,6 +49,14 @@ std::vector<DonenessScale> scalesWith(const std::vector<DonenessScale>& own);
 /// A level by scale id, food class and name.
 Result<DonenessLevel> findLevel(const std::vector<DonenessScale>& scales, const std::string& scale,
                                 const std::string& foodClass, const std::string& level);
+
+/// From the lowest to the highest level that any scale has for a class, K; none when no scale names
+/// it.
+std::optional<std::pair<double, double>> donenessSpan(const std::vector<DonenessScale>& scales,
+                                                      const std::string& foodClass);
+/// refused when no scale comes near to a core for that food: bread is not done at 60 °C.
+Result<bool> checkDoneness(const std::vector<DonenessScale>& scales, const Food& food, double coreK,
+                           bool fahrenheit);
 
 /// Levels as lines a cook edits, "rare 48-52" in °C or °F, one a line; and back. invalidArgument
 /// names the line that is no level.

@@ -104,4 +104,28 @@ json snapshotJson(const translate::Prepared& prepared, const std::vector<transla
     return out;
 }
 
+Result<std::vector<KeptRow>> keptRows(const std::string& snapshot) {
+    const json from = json::parse(snapshot, nullptr, false);
+    if (!from.is_object() || !from.contains("rows") || !from["rows"].is_array())
+        return fail(Errc::corruptData, "this is no kept translation; it was left as it is");
+    std::vector<KeptRow> out;
+    try {
+        for (const json& row : from["rows"]) {
+            KeptRow kept{row.value("appliance", ""),
+                         row.value("zone", ""),
+                         row.value("setting", ""),
+                         row.value("reached", false),
+                         row.value("pull_C", 0.0) + kZeroCelsiusK,
+                         {}};
+            if (row.contains("window"))
+                kept.expectS = row["window"].value("expect_s", 0.0);
+            out.push_back(std::move(kept));
+        }
+    } catch (const json::exception& wrong) {
+        return fail(Errc::corruptData,
+                    std::string("a kept translation is damaged: ") + wrong.what());
+    }
+    return out;
+}
+
 } // namespace dynamet::formats

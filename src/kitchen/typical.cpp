@@ -242,4 +242,20 @@ Result<Appliance> typicalAppliance(ApplianceKind kind, TemperatureUnit marks) {
     return out;
 }
 
+std::vector<Control> withWatts(const Appliance& hob) {
+    constexpr double kStepW = 100, kUsualW = 2000;
+    std::vector<Control> out = hob.controls;
+    for (Control& control : out)
+        if (control.kind == ControlKind::level) {
+            Control watts;
+            watts.key = "power";
+            watts.kind = ControlKind::watts;
+            watts.unit = "W";
+            watts.low = watts.step = kStepW;
+            watts.high = hob.ratedInputW > kStepW ? hob.ratedInputW : kUsualW;
+            control = watts;
+        }
+    return out;
+}
+
 } // namespace dynamet::kitchen

@@ -29,4 +29,7 @@ Result<HeatField> typicalField(const Appliance& appliance, const Setting& settin
 Result<Appliance> typicalAppliance(ApplianceKind kind,
                                    TemperatureUnit marks = TemperatureUnit::celsius);
 
+/// The controls of a hob whose knob is marked in watts, up to its rated input.
+std::vector<Control> withWatts(const Appliance& hob);
+
 } // namespace dynamet::kitchen

@@ -40,7 +40,7 @@ Result<Reduction> preheatFrom(const TestInput& test, TestValues& values) {
     t.air = plate ? *plate : *air;
     t.plate = plate != nullptr;
     t.rule.slopeLimitPerS = (t.plate ? 1.0 : 0.3) / 60;
-    t.setK = values.kelvin("set_C", 180);
+    t.setK = values.kelvinIfGiven("set_C");
     t.limitK = values.kelvinIfGiven("limit_C");
     t.liquid = values.read("liquid", 0) != 0;
     t.uBiasK = values.read("u_bias_K", t.liquid ? 0.3 : t.uBiasK);

@@ -90,6 +90,11 @@ Result<double> parseNeeded(const NeededValue& value, const std::string& typed,
     return *number * value.siPerUnit;
 }
 
+std::string shownValue(const NeededValue& value, double named) {
+    const std::string number = fmt::format("{:.6g}", named / value.siPerUnit);
+    return value.unit.empty() ? number : number + " " + value.unit;
+}
+
 Result<std::vector<TypedReading>> parseReadings(const std::string& typed, TemperatureUnit bare) {
     std::vector<std::string> words = wordsOf(typed);
     if (words.empty())

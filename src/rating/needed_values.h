@@ -13,6 +13,10 @@ namespace dynamet::rating {
 Result<double> parseNeeded(const NeededValue& value, const std::string& typed,
                            TemperatureUnit bare);
 
+/// A value (in the unit that its name carries) as its field shows it, "1200 g"; not for
+/// temperatures.
+std::string shownValue(const NeededValue& value, double named);
+
 /// One typed reading: its SI value (K, s, or a plain count) and the text.
 struct TypedReading {
     double value = 0;

@@ -54,23 +54,29 @@ Result<bool> checkLimit(const Preheat& test, const Series& air) {
     return true;
 }
 
+/// When it first reached what the dial says, and by how much it overshot.
+void addAgainstDial(Reduction& out, double setK, double uBiasK, const Series& air, double step) {
+    const auto reached =
+        std::find_if(air.value.begin(), air.value.end(), [&](double v) { return v >= setK; });
+    if (reached != air.value.end())
+        out.quantities.push_back(makeQuantity(
+            "first_reach_s",
+            air.timeS[static_cast<std::size_t>(reached - air.value.begin())] - air.timeS.front(),
+            "s", step / 2, 1e9, 0));
+    else
+        out.warnings.push_back({"never_reached", "it never reached what the dial says"});
+    const double highest = *std::max_element(air.value.begin(), air.value.end());
+    out.quantities.push_back(
+        makeQuantity("overshoot_K", std::max(0.0, highest - setK), "K", 0.3, 1e9, uBiasK));
+}
+
 /// Times, overshoot and cycling, beside the mean.
 void addCourse(Reduction& out, const Preheat& test, const Series& air, const Settled& settled) {
     const double start = air.timeS.front();
-    const auto reached =
-        std::find_if(air.value.begin(), air.value.end(), [&](double v) { return v >= test.setK; });
-    if (reached != air.value.end()) {
-        const auto at = static_cast<std::size_t>(reached - air.value.begin());
-        const double step = at > 0 ? air.timeS[at] - air.timeS[at - 1] : 1;
-        out.quantities.push_back(
-            makeQuantity("first_reach_s", air.timeS[at] - start, "s", step / 2, 1e9, 0));
-    } else {
-        out.warnings.push_back({"never_reached", "it never reached what the dial says"});
-    }
+    const double step = air.size() > 1 ? air.timeS[1] - air.timeS[0] : 1;
     out.quantities.push_back(makeQuantity("settled_s", settled.atS - start, "s", 30, 1e9, 0));
-    const double highest = *std::max_element(air.value.begin(), air.value.end());
-    out.quantities.push_back(makeQuantity("overshoot_K", std::max(0.0, highest - test.setK), "K",
-                                          0.3, 1e9, test.uBiasK));
+    if (test.setK)
+        addAgainstDial(out, *test.setK, test.uBiasK, air, step);
     out.quantities.push_back(makeQuantity("half_swing_K", settled.cycling.halfSwing, "K",
                                           0.1 * settled.cycling.halfSwing, 1e9, 0));
     if (settled.cycling.periodS > 0)
@@ -92,6 +98,18 @@ void addFieldNumbers(Reduction& out, const Preheat& test, const Quantity& q) {
                                     kitchen::Provenance::measured,
                                     "",
                                     "measured"});
+}
+
+std::string sentenceOf(const Preheat& test, const Quantity& q, double settledAfterS) {
+    const std::string at = printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius,
+                                            halfWidth95(q)),
+                      after = printDuration(settledAfterS);
+    if (!test.setK)
+        return fmt::format("It settles at {}, after {}.", at, after);
+    const double offset = q.value - *test.setK;
+    return fmt::format("Set to {}, it settles at {}: {} K {} the dial, after {}.",
+                       printTemperature(Temperature::kelvin(*test.setK), TemperatureUnit::celsius),
+                       at, printFixed(std::abs(offset), 0), offset < 0 ? "below" : "above", after);
 }
 
 } // namespace
@@ -123,7 +141,9 @@ Result<Reduction> reducePreheat(const Preheat& test) {
     out.protocol = "preheat";
     const char* meanName = test.plate ? "plate_K" : test.liquid ? "liquid_K" : "air_K";
     out.quantities.push_back(makeQuantity(meanName, centre, "K", typeA, dof, typeB));
-    out.quantities.push_back(makeQuantity("offset_K", centre - test.setK, "K", typeA, dof, typeB));
+    if (test.setK)
+        out.quantities.push_back(
+            makeQuantity("offset_K", centre - *test.setK, "K", typeA, dof, typeB));
     addCourse(out, test, air, *settled);
     out.contributions = {
         {"batches of cycles", typeA}, {"probe's bias", test.uBiasK}, {"still creeping", creep}};
@@ -135,13 +155,7 @@ Result<Reduction> reducePreheat(const Preheat& test) {
     }
     fillDiagonalCovariance(out);
     const Quantity& q = out.quantities.front();
-    const double offset = centre - test.setK;
-    out.sentence = fmt::format(
-        "Set to {}, it settles at {}: {} K {} the dial, after {}.",
-        printTemperature(Temperature::kelvin(test.setK), TemperatureUnit::celsius),
-        printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius, halfWidth95(q)),
-        printFixed(std::abs(offset), 0), offset < 0 ? "below" : "above",
-        printDuration(settled->atS - start));
+    out.sentence = sentenceOf(test, q, settled->atS - start);
     addFieldNumbers(out, test, q);
     return out;
 }

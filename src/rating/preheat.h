@@ -10,8 +10,8 @@ namespace dynamet::rating {
 
 /// An oven, air fryer or plate heated from cold to a dial setting, its air (or plate) logged.
 struct Preheat {
-    Series air; ///< K
-    double setK = 453.15;
+    Series air;                   ///< K
+    std::optional<double> setK;   ///< what the dial says; none = the knob names no temperature
     SettledRule rule;             ///< air by default; plates 1 K/min, coals 2
     double uBiasK = 0.8;          ///< standard uncertainty of the probe's bias
     bool plate = false;           ///< the number is a plate's, not the air's

@@ -11,11 +11,15 @@
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
+#include <numbers>
 
 namespace dynamet::rating {
 namespace {
 
 constexpr std::size_t kBatches = 8;
+/// Fewer readings than this were typed by hand: then each stretch between two of them is a batch.
+constexpr std::size_t kLogged = 3 * kBatches, kFewest = 4;
+constexpr double kTypedLagS = 60;
 
 /// First time at which the running straight line through a few readings passes a temperature.
 std::optional<double> passes(const Series& s, double kelvin) {
@@ -42,7 +46,8 @@ double powerOver(const WaterHeatUp& test, const Series& part) {
 struct Window {
     Series readings;
     double seconds = 0;
-    double riseK = 0;
+    double riseK = 0, topK = 0;
+    bool typed = false;
     double evaporatedShare = 1; ///< of the weighed loss that falls into the window
 };
 
@@ -77,12 +82,40 @@ Result<Window> findWindow(const WaterHeatUp& test) {
     const double start = std::max(*from, blocks.means.timeS.front() + test.hobLagS);
     out.readings = between(blocks.means, start, *to);
     out.seconds = *to - start;
+    out.topK = test.toK;
     out.riseK = test.toK - valueAt(blocks.means, start);
-    if (out.readings.size() < 3 * kBatches)
+    if (out.readings.size() < kLogged)
         return fail(Errc::refused, fmt::format("only {} readings between {:.0f} and {:.0f} °C: log "
                                                "faster or heat more water",
                                                out.readings.size(), test.fromK - kZeroCelsiusK,
                                                test.toK - kZeroCelsiusK));
+    out.evaporatedShare = shareOfEvaporation(test, out.readings);
+    return out;
+}
+
+/// Of readings typed by hand: all after the hob's lag that are well below the boil.
+Result<Window> typedWindow(const WaterHeatUp& test) {
+    const double boiling = boilingPoint(test.pressurePa).kelvin();
+    Window out;
+    for (std::size_t i = 0; i < test.water.size(); ++i)
+        if (test.water.value[i] < boiling - 5 &&
+            test.water.timeS[i] >= test.water.timeS.front() + kTypedLagS) {
+            out.readings.timeS.push_back(test.water.timeS[i]);
+            out.readings.value.push_back(test.water.value[i]);
+        }
+    if (out.readings.size() < kFewest)
+        return fail(Errc::refused,
+                    fmt::format("only {} readings after the first minute and below the boil: read "
+                                "at least {} times on the way up, once a minute",
+                                out.readings.size(), kFewest));
+    for (std::size_t i = 1; i < out.readings.size(); ++i)
+        if (out.readings.value[i] <= out.readings.value[i - 1])
+            return fail(Errc::refused, "the water did not get hotter from each reading to the "
+                                       "next: look at what was typed");
+    out.seconds = out.readings.timeS.back() - out.readings.timeS.front();
+    out.typed = true;
+    out.topK = out.readings.value.back();
+    out.riseK = out.topK - out.readings.value.front();
     out.evaporatedShare = shareOfEvaporation(test, out.readings);
     return out;
 }
@@ -122,12 +155,21 @@ void addEfficiency(Reduction& out, const WaterHeatUp& test, double seconds) {
              "more heat than energy went in: check the meter, the water and the pot"});
 }
 
+/// Relative uncertainty of a rise between two readings by eye and clock: half a kelvin and two
+/// seconds each (from memory).
+double byHand(const Window& window) {
+    constexpr double kReadK = 0.5, kClockS = 2;
+    return std::numbers::sqrt2 * std::hypot(kReadK / window.riseK, kClockS / window.seconds);
+}
+
 std::vector<double> batchPowers(const WaterHeatUp& test, const Series& readings) {
     std::vector<double> batches;
-    const std::size_t per = readings.size() / kBatches;
-    for (std::size_t b = 0; b < kBatches; ++b) {
+    const bool typed = readings.size() < kLogged;
+    const std::size_t count = typed ? readings.size() - 1 : kBatches;
+    const std::size_t step = typed ? 1 : readings.size() / kBatches;
+    for (std::size_t b = 0; b < count; ++b) {
         Series part;
-        for (std::size_t i = b * per; i < (b + 1) * per; ++i) {
+        for (std::size_t i = b * step; i < b * step + (typed ? 2 : step); ++i) {
             part.timeS.push_back(readings.timeS[i]);
             part.value.push_back(readings.value[i]);
         }
@@ -141,13 +183,13 @@ std::vector<double> batchPowers(const WaterHeatUp& test, const Series& readings)
 Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
     if (!(test.waterKg > 0))
         return fail(Errc::invalidArgument, "the mass of the water is missing");
-    if (const auto ok = checkReadings(test.water, "the water", 24, 268, 378); !ok)
+    if (const auto ok = checkReadings(test.water, "the water", kFewest, 268, 378); !ok)
         return tl::unexpected(ok.error());
-    const auto window = findWindow(test);
+    const auto window = test.water.size() < kLogged ? typedWindow(test) : findWindow(test);
     if (!window)
         return tl::unexpected(window.error());
     const std::vector<double> batches = batchPowers(test, window->readings);
-    const double middle = test.toK - window->riseK / 2;
+    const double middle = window->topK - window->riseK / 2;
     const double latent = latentHeatJPerKg(Temperature::kelvin(middle + 10));
     const double slope = window->riseK / window->seconds;
     const double meanK = mean(window->readings.value);
@@ -159,7 +201,7 @@ Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
     Reduction out;
     out.protocol = "water-heat-up";
     out.contributions = {
-        {"batches of readings", standardDeviation(batches) / std::sqrt(double(kBatches))},
+        {"batches of readings", standardDeviation(batches) / std::sqrt(double(batches.size()))},
         {"thermometer", test.uGain * stored},
         {"mass of water", test.uWaterKg * waterPart},
         {"pot", test.uPotHeat * (stored - waterPart)},
@@ -167,12 +209,13 @@ Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
         {"evaporation",
          test.lid && test.evaporatedKg == 0
              ? 0.3 * test.uEvaporatedKg * latent / window->seconds
-             : test.uEvaporatedKg * window->evaporatedShare * latent / window->seconds}};
+             : test.uEvaporatedKg * window->evaporatedShare * latent / window->seconds},
+        {"read by hand", window->typed ? byHand(*window) * stored : 0}};
     double typeB = 0;
     for (std::size_t i = 1; i < out.contributions.size(); ++i)
         typeB = std::hypot(typeB, out.contributions[i].u);
-    out.quantities.push_back(
-        makeQuantity("net_power_W", power, "W", out.contributions[0].u, kBatches - 1.0, typeB));
+    out.quantities.push_back(makeQuantity("net_power_W", power, "W", out.contributions[0].u,
+                                          double(batches.size()) - 1, typeB));
     addFit(out, test, *window, stored + lost);
     addEfficiency(out, test, window->seconds);
     if (!test.lid && test.evaporatedKg == 0)

@@ -128,11 +128,9 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
     if (const auto ok = checkReadings(readings, "the zone", 1, 250, 1300); !ok)
         return tl::unexpected(ok.error());
     if (test.settledForS < kLeastWaitS)
-        return fail(
-            Errc::refused,
-            fmt::format(
-                "read after {:.0f} min: a grill needs about 25 min at a setting, at least 10",
-                test.settledForS / 60));
+        return fail(Errc::refused, fmt::format("read after {:.0f} min: a setting needs about 25 "
+                                               "min before it is read, at least 10",
+                                               test.settledForS / 60));
     Split split;
     for (double reading : test.readingsK)
         if (reading >= test.limitK - 0.5)

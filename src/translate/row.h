@@ -15,15 +15,17 @@ struct Cause {
     double share = 0;
 };
 
-/// When to look, what to expect, when at the latest (definitions §5), s from food in.
+/// When to look, what to expect, when at the latest (definitions §5), s from food in. `lookS` is
+/// early enough that the chance of being past the band by then is below 1 in 20.
 struct Window {
     double lookS = 0;
+    double earlyS = 0; ///< 2.5 % quantile of the time, rounded down: coverage is scored on it
     double expectS = 0;
     std::optional<double> latestS; ///< none when it may never get there
     double neverShare = 0;         ///< chance that the pull temperature is not reached
     double lnSd = 0;               ///< standard deviation of ln(time)
     bool sampled = false;
-    std::optional<double> overshootS; ///< earliest with 5 % chance of passing the band
+    std::optional<double> overshootS; ///< earliest with 5 % chance of passing the band; in `lookS`
     std::vector<Cause> causes;        ///< largest first
 };
 

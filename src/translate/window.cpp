@@ -127,7 +127,7 @@ void fromSamples(Window& window, const Drawn& drawn) {
                                 static_cast<double>(std::max<std::size_t>(1, drawn.times.size()));
     // Never counts as later than everything; between two infinities quantile() stays infinite.
     const double late = quantile(drawn.times, 0.975);
-    window.lookS = roundedDownTime(quantile(drawn.times, 0.025));
+    window.earlyS = window.lookS = roundedDownTime(quantile(drawn.times, 0.025));
     window.expectS = quantile(drawn.times, 0.5);
     if (window.neverShare <= 0.025 && std::isfinite(late))
         window.latestS = roundedUpTime(late);
@@ -167,7 +167,7 @@ Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token 
         if (!allReach)
             window.causes.clear();
     } else {
-        window.lookS = roundedDownTime(nominal * std::exp(-kTwoSided * s));
+        window.earlyS = window.lookS = roundedDownTime(nominal * std::exp(-kTwoSided * s));
         window.latestS = roundedUpTime(nominal * std::exp(kTwoSided * s));
     }
     if (!input.bandHighK)
@@ -176,8 +176,10 @@ Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token 
         cook::cookTo(*input.piece, *input.programme, {*input.bandHighK, food::ReadAt::peak},
                      cook::kQuick, input.tables);
     ++solves;
-    if (over)
+    if (over) {
         window.overshootS = roundedDownTime(over->pullS * std::exp(-kOneSided5 * window.lnSd));
+        window.lookS = std::min(window.lookS, *window.overshootS);
+    }
     return window;
 }
 

@@ -108,9 +108,6 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
                       ". It rises to " + degrees(row.outcome.peakK, units) + " while it rests.");
     if (row.window) {
         out.push_back("Time from food in: " + windowWords(*row.window) + ".");
-        if (row.window->overshootS)
-            out.push_back("Pulled later than " + printDuration(*row.window->overshootS) +
-                          " it may already be past the band (1 in 20).");
         std::string causes;
         for (std::size_t i = 0; i < std::min<std::size_t>(3, row.window->causes.size()); ++i)
             causes += fmt::format("{}{} {:.0f} %", i ? ", " : "", row.window->causes[i].name,
@@ -188,6 +185,19 @@ CutWords cutWords(const cook::Outcome& o, Units units) {
 
 double momentAt(double lastS, int place, int places) {
     return lastS * place / places;
+}
+
+std::vector<AxisMark> axisMarks(double endS, int most) {
+    std::vector<AxisMark> out;
+    for (double step : {10.0, 30.0, 60.0, 120.0, 300.0, 600.0, 900.0, 1800.0, 3600.0, 7200.0,
+                        14400.0, 28800.0, 86400.0}) {
+        if (endS / step > std::max(most, 2))
+            continue;
+        for (double at = 0; at <= endS; at += step)
+            out.push_back({at / endS, at == 0 ? "0" : printDuration(at)});
+        break;
+    }
+    return out;
 }
 
 double axisEndS(const std::vector<Row>& rows) {

@@ -49,6 +49,13 @@ struct CutWords {
 CutWords cutWords(const cook::Outcome& outcome, Units units);
 /// The moment of a slider's place out of so many, s.
 double momentAt(double lastS, int place, int places);
+/// A mark of the time axis: where along it, and the time in words.
+struct AxisMark {
+    double share = 0;
+    std::string words;
+};
+/// Marks at round times from 0 on, `most` at most.
+std::vector<AxisMark> axisMarks(double endS, int most);
 /// Latest moment that any row shows, s: the end of the common time axis.
 double axisEndS(const std::vector<Row>& rows);
 

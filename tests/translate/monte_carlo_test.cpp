@@ -98,7 +98,7 @@ TEST_P(AgainstMonteCarlo, BothEndsAgreeToATenthOfTheWidth) {
     const double early = times[kCooks / 40], middle = times[kCooks / 2],
                  late = times[kCooks - kCooks / 40];
     const double allowed = 0.1 * (late - early), rounding = late < 300 ? 10 : 60;
-    EXPECT_NEAR(window->lookS, early - rounding / 2, allowed + rounding / 2) << c.name;
+    EXPECT_NEAR(window->earlyS, early - rounding / 2, allowed + rounding / 2) << c.name;
     EXPECT_NEAR(*window->latestS, late + rounding / 2, allowed + rounding / 2) << c.name;
     EXPECT_NEAR(window->expectS, middle, allowed) << c.name;
 }

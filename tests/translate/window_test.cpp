@@ -120,9 +120,9 @@ TEST(Window, HoldsTheTruthInNinetyFiveOfAHundredRatedKitchens) {
         const double t = *cook::timeToReach(real, truly, kPullK, cook::kFull,
                                             cook::tablesFor(real.food, 101325)) *
                          draw.factor(spread.modelLn);
-        early += t < window->lookS;
+        early += t < window->earlyS;
         late += t > window->latestS.value_or(1e9);
-        inside += t >= window->lookS && t <= window->latestS.value_or(1e9);
+        inside += t >= window->earlyS && t <= window->latestS.value_or(1e9);
     }
     std::printf("inside %d of %d, early %d, late %d\n", inside, kKitchens, early, late);
     EXPECT_GE(inside, 184);

@@ -5,16 +5,20 @@
 
 #include "quantity/number_text.h"
 
+#include <QDateTime>
+#include <QFileDialog>
 #include <QFileInfo>
 #include <QFormLayout>
+#include <QHBoxLayout>
+#include <QPushButton>
 #include <QSignalBlocker>
 
 namespace dynamet::app {
 
 ConditionsForm::ConditionsForm(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), instrument_(new QComboBox), lid_(new QComboBox),
-      operator_(new QLineEdit), ambient_(new QLineEdit), wind_(new QLineEdit), fuel_(new QLineEdit),
-      photo_(new QLineEdit), risk_(new QLabel) {
+      day_(new QLineEdit), operator_(new QLineEdit), ambient_(new QLineEdit), wind_(new QLineEdit),
+      fuel_(new QLineEdit), photo_(new QLineEdit), risk_(new QLabel) {
     auto* form = new QFormLayout(this);
     form->setContentsMargins(0, 0, 0, 0);
     form->setHorizontalSpacing(10);
@@ -22,7 +26,7 @@ ConditionsForm::ConditionsForm(Document& document, QWidget* parent)
         box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
         box->setMinimumContentsLength(8);
     }
-    for (QLineEdit* edit : {operator_, ambient_, wind_, fuel_, photo_})
+    for (QLineEdit* edit : {day_, operator_, ambient_, wind_, fuel_, photo_})
         edit->setMinimumWidth(70);
     lid_->addItems({tr("unknown"), tr("on"), tr("off")});
     const auto row = [&](const QString& words, QWidget* widget) {
@@ -31,19 +35,33 @@ ConditionsForm::ConditionsForm(Document& document, QWidget* parent)
     };
     row(tr("Thermometer"), instrument_);
     form->addRow(risk_);
+    row(tr("Made on"), day_);
+    day_->setPlaceholderText(tr("today, or 2026-11-02"));
     row(tr("Who tests"), operator_);
     row(tr("Air around"), ambient_);
     row(tr("Wind, m/s"), wind_);
     row(tr("Fuel"), fuel_);
     row(tr("Lid"), lid_);
-    row(tr("Photo, file"), photo_);
+    photo_->setAccessibleName(tr("Photo, file"));
+    auto* photo = new QHBoxLayout;
+    auto* browse = new QPushButton(tr("…"));
+    browse->setAccessibleName(tr("Browse for a photo"));
+    browse->setFixedWidth(36);
+    browse->setStyleSheet(QStringLiteral("padding: 4px"));
+    connect(browse, &QPushButton::clicked, this, &ConditionsForm::browse);
+    photo->addWidget(photo_, 1);
+    photo->addWidget(browse);
+    form->addRow(tr("Photo, file"), photo);
     for (QLineEdit* edit : {operator_, ambient_, wind_, fuel_, photo_})
         edit->setPlaceholderText(tr("unknown"));
     risk_->setObjectName(QStringLiteral("caution"));
     risk_->setAccessibleName(tr("Thermometer's range"));
     risk_->setWordWrap(true);
     risk_->hide();
-    connect(instrument_, &QComboBox::currentIndexChanged, this, &ConditionsForm::showRisk);
+    connect(instrument_, &QComboBox::currentIndexChanged, this, [this] {
+        showRisk();
+        emit instrumentChosen();
+    });
     refresh();
 }
 
@@ -127,6 +145,35 @@ Result<bool> ConditionsForm::fill(book::TestRecord& test, std::string& photoPath
     if (!photoPath.empty() && !QFileInfo(text(photoPath)).isFile())
         return fail(Errc::notFound, "Photo: there is no file of that name");
     return true;
+}
+
+void ConditionsForm::browse() {
+    const QString chosen =
+        QFileDialog::getOpenFileName(this, tr("Photo of the test"), photo_->text(),
+                                     tr("Pictures (*.jpg *.jpeg *.png);;All files (*)"));
+    if (!chosen.isEmpty())
+        photo_->setText(chosen);
+}
+
+Result<book::When> ConditionsForm::madeAt() const {
+    const book::When now = document_.now();
+    const QString typed = day_->text().trimmed().toLower();
+    if (typed.isEmpty() || typed == tr("today"))
+        return now;
+    const QDate today =
+        QDateTime::fromMSecsSinceEpoch(now.utcMs, Qt::OffsetFromUTC, now.offsetMin * 60).date();
+    const QDate day = typed == tr("yesterday")
+                          ? today.addDays(-1)
+                          : QDate::fromString(typed, QStringLiteral("yyyy-MM-dd"));
+    if (!day.isValid() || day > today || day.year() < 1970)
+        return fail(Errc::parse, plain(tr("Made on: \"%1\" is no day up to today; write it as "
+                                          "2026-11-02")
+                                           .arg(day_->text())));
+    return day == today
+               ? now
+               : book::When{QDateTime(day, QTime(12, 0), Qt::OffsetFromUTC, now.offsetMin * 60)
+                                .toMSecsSinceEpoch(),
+                            now.offsetMin};
 }
 
 QStringList ConditionsForm::missing() const {

@@ -28,12 +28,18 @@ class ConditionsForm : public QWidget {
     const kitchen::Instrument* instrument() const;
     /// Names of what was not written down.
     QStringList missing() const;
+    /// When the test was made: what was typed ("2026-11-02", "yesterday"), else now.
+    Result<book::When> madeAt() const;
+
+  signals:
+    void instrumentChosen();
 
   private:
+    void browse();
     void showRisk();
     Document& document_;
     QComboBox *instrument_, *lid_;
-    QLineEdit *operator_, *ambient_, *wind_, *fuel_, *photo_;
+    QLineEdit *day_, *operator_, *ambient_, *wind_, *fuel_, *photo_;
     QLabel* risk_;
     kitchen::Representative expected_;
 };

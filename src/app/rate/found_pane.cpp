@@ -91,7 +91,7 @@ void FoundPane::clearNumbers() {
 
 void FoundPane::showNothing() {
     clearNumbers();
-    sentence_->setText(tr("Nothing yet. The answer stands here once there are readings."));
+    sentence_->setText(tr("The result will stand here."));
     sentence_->setObjectName(QStringLiteral("quiet"));
     sentence_->setStyleSheet({});
     for (QWidget* w : {static_cast<QWidget*>(refusal_), static_cast<QWidget*>(warnings_),
@@ -101,9 +101,18 @@ void FoundPane::showNothing() {
 
 void FoundPane::showRefusal(const QString& reason) {
     showNothing();
-    sentence_->setText(tr("No result from these readings. They are kept as a draft."));
+    sentence_->setText(tr("No result from these readings. They are kept as an unfinished test."));
     refusal_->setText(tr("! %1").arg(reason));
     refusal_->show();
+}
+
+void FoundPane::ask(const std::vector<QString>& questions) {
+    QStringList words;
+    for (const QString& question : questions)
+        words << tr("! %1").arg(question);
+    refusal_->setText(words.join(QStringLiteral("\n")));
+    refusal_->show();
+    save_->setText(tr("Yes, save it all the same"));
 }
 
 void FoundPane::show(const rating::Reduction& reduction, bool saved) {

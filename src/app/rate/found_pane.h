@@ -36,6 +36,8 @@ class FoundPane : public QWidget {
     void showNothing();
     void showRefusal(const QString& reason);
     void show(const rating::Reduction& reduction, bool saved);
+    /// Asks before a result is saved that would make nonsense of others: saving again says yes.
+    void ask(const std::vector<QString>& questions);
 
   signals:
     void saveWanted();

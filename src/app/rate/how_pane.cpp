@@ -3,13 +3,28 @@
 
 #include "app/rate/how_pane.h"
 
+#include "rating/given_values.h"
+#include "rating/timed_readings.h"
+
 #include <QFormLayout>
 #include <QScrollArea>
+#include <QTimer>
 
 namespace dynamet::app {
+namespace {
+
+constexpr double kTypedResolution = 0.1;
+
+/// Protocols whose log can be typed as well: few readings tell enough.
+bool canBeTyped(const std::string& protocol) {
+    return protocol == "water-heat-up" || protocol == "load-dip";
+}
+
+} // namespace
 
 HowPane::HowPane(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), conditions_(new ConditionsForm(document, this)) {
+    : QWidget(parent), document_(document), unit_(document.units().temperature()),
+      conditions_(new ConditionsForm(document, this)) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     setMinimumWidth(272); // its longest button, the scroll bar beside
@@ -29,15 +44,78 @@ void HowPane::addText(const QString& words, const char* kind) {
     column_->addWidget(label);
 }
 
-void HowPane::show(const rating::Protocol& protocol, double dialC,
-                   const std::map<std::string, std::string>& typed) {
+void HowPane::show(const rating::Protocol& protocol, const std::map<std::string, double>& given) {
+    const bool otherUnit = unit_ != document_.units().temperature();
+    std::vector<std::string> hiddenBefore, hiddenNow;
+    for (const rating::NeededValue& value : protocol.values) {
+        if (given_.count(value.name))
+            hiddenBefore.push_back(value.name);
+        if (given.count(value.name))
+            hiddenNow.push_back(value.name);
+    }
+    const bool same = protocol_ == &protocol && !otherUnit && hiddenBefore == hiddenNow;
+    remember();
+    if (otherUnit)
+        translateUnits();
     protocol_ = &protocol;
+    given_ = given;
+    unit_ = document_.units().temperature();
+    if (!same)
+        rebuild();
+    showGiven();
+}
+
+/// Typed texts are kept by protocol, so that a glance at another test costs nothing.
+void HowPane::remember() {
+    if (!protocol_)
+        return;
+    auto& kept = kept_[protocol_->id];
+    for (const Field& field : fields_)
+        if (field.touched)
+            kept[field.value->name] = field.edit->text();
+    for (const auto& [role, edit] : readings_)
+        kept["reading:" + role] = edit->text();
+}
+
+/// Temperatures that were typed without a unit were meant in the unit that stood there.
+void HowPane::translateUnits() {
+    const QString was = QString::fromUtf8(unitSign(unit_));
+    for (auto& [protocol, texts] : kept_) {
+        const rating::Protocol* known = rating::findProtocol(protocol);
+        for (auto& [name, typed] : texts) {
+            const bool reading = name.starts_with("reading:");
+            const bool timed = reading && known && known->fromLog;
+            const bool points =
+                reading && known && (timed || isTemperature(*known, name.substr(8)));
+            if (points && !typed.trimmed().isEmpty() && !typed.contains(QLatin1Char('C')) &&
+                !typed.contains(QLatin1Char('F')))
+                typed = timed ? typed.section(QLatin1Char(','), 0, 0) + was +
+                                    (typed.contains(QLatin1Char(','))
+                                         ? QStringLiteral(",") + typed.section(QLatin1Char(','), 1)
+                                         : QString())
+                              : typed.trimmed() + QLatin1Char(' ') + was;
+            if (reading || !known)
+                continue;
+            for (const rating::NeededValue& value : known->values)
+                if (value.name == name && value.celsius)
+                    if (const auto t = parseTemperature(plain(typed), unit_))
+                        typed = text(printTemperature(*t, document_.units().temperature()));
+        }
+    }
+}
+
+void HowPane::rebuild() {
     fields_.clear();
-    keyed_.clear();
+    readings_.clear();
     conditions_->setParent(this); // out of the old body before that goes
     conditions_->hide();
-    setProperty("guide", text("protocols/" + protocol.id));
+    setProperty("guide", text("protocols/" + protocol_->id));
     auto* scroll = findChild<QScrollArea*>();
+    // A field may be asking for this in its own key: its body goes when that is over.
+    if (QWidget* old = scroll->takeWidget()) {
+        old->hide();
+        old->deleteLater();
+    }
     body_ = new QWidget;
     body_->setObjectName(QStringLiteral("pane"));
     body_->setAttribute(Qt::WA_StyledBackground);
@@ -45,70 +123,105 @@ void HowPane::show(const rating::Protocol& protocol, double dialC,
     column_->setContentsMargins(12, 10, 12, 10);
     column_->setSpacing(6);
     addText(tr("HOW"), "overline");
-    addText(text(protocol.title), "heading");
-    addText(tr("Finds %1.").arg(text(protocol.finds)), "plain");
+    addText(text(protocol_->title), "heading");
+    addText(tr("Finds %1.").arg(text(protocol_->finds)), "plain");
     addSources();
-    addFields(dialC, typed);
+    addFields();
     addText(tr("CONDITIONS"), "overline");
     column_->addWidget(conditions_);
     conditions_->setVisible(true);
-    addText(tr("You need %1.").arg(text(protocol.needs)), "quiet");
-    for (std::size_t i = 0; i < protocol.steps.size(); ++i)
-        addText(QStringLiteral("%1  %2").arg(i + 1).arg(text(protocol.steps[i])), "plain");
+    addText(tr("You need %1.").arg(text(protocol_->needs)), "quiet");
+    for (std::size_t i = 0; i < protocol_->steps.size(); ++i)
+        addText(QStringLiteral("%1  %2").arg(i + 1).arg(text(protocol_->steps[i])), "plain");
     QStringList cautions;
-    for (const std::string& caution : protocol.cautions)
+    for (const std::string& caution : protocol_->cautions)
         cautions << text(caution);
     addText(tr("! Caution: %1").arg(cautions.join(QStringLiteral("\n"))), "caution");
-    addText(tr("Takes %1. Spoilt by %2.").arg(text(protocol.howLong), text(protocol.spoils)),
+    addText(tr("Takes %1. Spoilt by %2.").arg(text(protocol_->howLong), text(protocol_->spoils)),
             "quiet");
     column_->addStretch();
     scroll->setWidget(body_);
+    body_->show();
 }
 
-void HowPane::addFields(double dialC, const std::map<std::string, std::string>& typed) {
+QString HowPane::shown(const rating::NeededValue& value, double inItsUnit) const {
+    if (value.celsius)
+        return text(printTemperature(Temperature::celsius(inItsUnit), unit_));
+    return text(rating::shownValue(value, inItsUnit));
+}
+
+QString HowPane::usual(const rating::NeededValue& value) const {
+    if (value.celsius)
+        return text(printTemperature(Temperature::celsius(std::stod(value.standard)), unit_));
+    return value.unit.empty() ? text(value.standard)
+                              : text(value.standard) + QLatin1Char(' ') + text(value.unit);
+}
+
+/// What is given stands in its field as long as nobody typed there.
+void HowPane::showGiven() {
+    for (Field& field : fields_)
+        if (const auto at = given_.find(field.value->name); at != given_.end() && !field.touched)
+            field.edit->setText(shown(*field.value, at->second));
+}
+
+void HowPane::addFields() {
     auto* form = new QFormLayout;
     form->setContentsMargins(0, 4, 0, 4);
     form->setHorizontalSpacing(10);
     form->setRowWrapPolicy(QFormLayout::WrapLongRows);
+    const auto& kept = kept_[protocol_->id];
     for (const rating::NeededValue& value : protocol_->values) {
+        const bool dial = value.name == "set_C"; // the row of the sheet is what the dial is set to
+        if (dial || (given_.count(value.name) && rating::isSettled(value.name)))
+            continue;
         auto* edit = new QLineEdit;
         edit->setAccessibleName(text(value.label));
-        QString standard = text(value.standard);
-        QString unit = text(value.unit);
-        if (value.celsius) {
-            const auto shown = value.name == "set_C" && dialC > 0
-                                   ? Temperature::celsius(dialC)
-                                   : Temperature::celsius(std::stod(value.standard));
-            standard = text(printFixed(numberIn(shown, document_.units().temperature()), 0));
-            unit = QString::fromUtf8(unitSign(document_.units().temperature()));
-        }
-        const auto given = typed.find(value.name);
-        edit->setText(given != typed.end() ? text(given->second)
-                      : unit.isEmpty()     ? standard
-                                           : standard + QStringLiteral(" ") + unit);
+        const auto typed = kept.find(value.name);
+        edit->setText(typed != kept.end() ? typed->second : usual(value));
         edit->setMinimumWidth(80);
         edit->setMaximumWidth(130);
         form->addRow(text(value.label), edit);
-        fields_.push_back(edit);
+        fields_.push_back({&value, edit, typed != kept.end()});
+        const std::size_t at = fields_.size() - 1;
+        connect(edit, &QLineEdit::textEdited, this, [this, at] { fields_[at].touched = true; });
     }
     column_->addLayout(form);
 }
 
-void HowPane::addSources() {
-    const QString sign = QString::fromUtf8(unitSign(document_.units().temperature()));
+QLineEdit* HowPane::reading(QFormLayout& form, const QString& label, const QString& hint,
+                            const std::string& role) {
+    auto* edit = new QLineEdit;
+    edit->setAccessibleName(tr("%1 readings").arg(label));
+    edit->setPlaceholderText(hint);
+    edit->setToolTip(hint);
+    edit->setText(kept_[protocol_->id]["reading:" + role]);
+    form.addRow(label, edit);
+    // After the key: what it starts may put another form in this one's place.
+    connect(edit, &QLineEdit::returnPressed, this, &HowPane::keyedReady, Qt::QueuedConnection);
+    readings_.emplace_back(role, edit);
+    return edit;
+}
+
+void HowPane::addKeyed() {
+    const QString sign = QString::fromUtf8(unitSign(unit_));
     auto* form = new QFormLayout;
+    form->setRowWrapPolicy(QFormLayout::WrapLongRows);
     for (const rating::KeyedRole& role : protocol_->keyed) {
-        auto* edit = new QLineEdit;
-        edit->setAccessibleName(tr("%1 readings").arg(text(role.label)));
         const QString unit = role.kind == rating::KeyedKind::temperature ? tr(", in %1").arg(sign)
                              : role.kind == rating::KeyedKind::minutes   ? tr(", in min")
                                                                          : QString();
-        edit->setPlaceholderText(text(role.hint) + unit);
-        form->addRow(text(role.label), edit);
-        connect(edit, &QLineEdit::returnPressed, this, &HowPane::keyedReady);
-        keyed_.push_back(edit);
+        reading(*form, text(role.label), text(role.hint) + unit, role.role);
     }
+    if (protocol_->fromLog && canBeTyped(protocol_->id))
+        for (const std::string& role : protocol_->roles)
+            reading(*form, tr("Typed, %1").arg(text(role)),
+                    tr("minute and %1: 0 65, 1 82, 2 99").arg(sign), role);
     column_->addLayout(form);
+}
+
+void HowPane::addSources() {
+    if (!protocol_->fromLog)
+        addKeyed();
     if (protocol_->fromLog) {
         auto* import = new QPushButton(tr("Import a log…  (Ctrl+I)"));
         import->setObjectName(QStringLiteral("act"));
@@ -116,48 +229,95 @@ void HowPane::addSources() {
         connect(import, &QPushButton::clicked, this, &HowPane::importWanted);
         column_->addWidget(import);
         addText(tr("Or drop the logger's file anywhere on this page."), "quiet");
-        return;
+        if (!canBeTyped(protocol_->id))
+            return;
+        addText(tr("No logger? Read by hand and type it:"), "quiet");
+        addKeyed();
     }
     auto* work = new QPushButton(tr("Work it out"));
-    work->setObjectName(QStringLiteral("act"));
+    if (!protocol_->fromLog)
+        work->setObjectName(QStringLiteral("act"));
     work->setAccessibleName(tr("Work it out"));
-    connect(work, &QPushButton::clicked, this, &HowPane::keyedReady);
+    connect(work, &QPushButton::clicked, this, &HowPane::keyedReady, Qt::QueuedConnection);
     column_->addWidget(work);
+}
+
+void HowPane::fill(const book::TestRecord& test) {
+    for (Field& field : fields_) {
+        const auto at = test.typed.find(field.value->name);
+        if (at != test.typed.end()) {
+            field.edit->setText(text(at->second));
+            field.touched = true;
+        }
+    }
+    for (const auto& [role, edit] : readings_) {
+        const auto at = test.keyed.find(role);
+        QStringList words;
+        for (const book::KeyedReading& reading :
+             at == test.keyed.end() ? std::vector<book::KeyedReading>{} : at->second)
+            words << text(reading.typed);
+        if (!words.isEmpty())
+            edit->setText(words.join(QLatin1Char(' ')));
+    }
+    conditions_->show(test);
 }
 
 Result<std::map<std::string, double>> HowPane::values() const {
     std::map<std::string, double> out;
-    for (std::size_t i = 0; i < fields_.size(); ++i) {
-        const rating::NeededValue& value = protocol_->values[i];
-        const auto read =
-            parseNeeded(value, plain(fields_[i]->text()), document_.units().temperature());
+    for (const Field& field : fields_) {
+        const auto read = parseNeeded(*field.value, plain(field.edit->text()), unit_);
         if (!read)
             return tl::unexpected(read.error());
-        out[value.name] = *read;
+        out[field.value->name] = *read;
     }
+    for (const auto& [name, value] : given_)
+        out.emplace(name, value);
     return out;
 }
 
 std::map<std::string, std::string> HowPane::typed() const {
     std::map<std::string, std::string> out;
-    for (std::size_t i = 0; i < fields_.size(); ++i)
-        out[protocol_->values[i].name] = plain(fields_[i]->text());
+    for (const Field& field : fields_)
+        out[field.value->name] = plain(field.edit->text());
     return out;
 }
 
 Result<std::map<std::string, std::vector<book::KeyedReading>>> HowPane::keyed() const {
     std::map<std::string, std::vector<book::KeyedReading>> out;
-    for (std::size_t i = 0; i < keyed_.size(); ++i) {
-        const rating::KeyedRole& role = protocol_->keyed[i];
-        const QString typed = keyed_[i]->text().trimmed();
+    for (const rating::KeyedRole& role : protocol_->keyed) {
+        QString typed;
+        for (const auto& [name, edit] : readings_)
+            if (name == role.role)
+                typed = edit->text().trimmed();
         if (!role.needed && typed.isEmpty())
             continue;
-        const auto readings =
-            rating::parseKeyed(role, plain(typed), document_.units().temperature());
-        if (!readings)
-            return tl::unexpected(readings.error());
-        for (const rating::TypedReading& r : *readings)
+        const auto read = rating::parseKeyed(role, plain(typed), unit_);
+        if (!read)
+            return tl::unexpected(read.error());
+        for (const rating::TypedReading& r : *read)
             out[role.role].push_back({r.value, r.typed});
+    }
+    return out;
+}
+
+Result<std::vector<book::RecordedChannel>> HowPane::timed() const {
+    std::vector<book::RecordedChannel> out;
+    if (!protocol_->fromLog)
+        return out;
+    for (const auto& [role, edit] : readings_) {
+        const auto read = rating::parseTimed(plain(edit->text()), unit_);
+        if (!read)
+            return tl::unexpected(read.error().in(plain(edit->accessibleName())));
+        book::RecordedChannel channel;
+        channel.role = role;
+        channel.name = "typed";
+        channel.unit = unitSign(read->unit);
+        channel.resolution = kTypedResolution;
+        for (const rating::TimedReading& r : read->readings) {
+            channel.timeS.push_back(r.timeS);
+            channel.asRecorded.push_back(r.value);
+        }
+        out.push_back(std::move(channel));
     }
     return out;
 }

@@ -7,6 +7,7 @@
 #include "app/shell/document.h"
 #include "rating/needed_values.h"
 
+#include <QFormLayout>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
@@ -16,18 +17,23 @@
 namespace dynamet::app {
 
 /// How: what the test finds, what it needs, its steps and cautions, the values it asks for, and
-/// where the readings come in (a log, or keyed).
+/// where the readings come in (a log, or typed). What was typed stays while the setting, the place,
+/// the units or the test's kind change.
 class HowPane : public QWidget {
     Q_OBJECT
   public:
     explicit HowPane(Document& document, QWidget* parent = nullptr);
-    /// `typed` holds what a test was given; empty = the usual values.
-    void show(const rating::Protocol& protocol, double dialC,
-              const std::map<std::string, std::string>& typed = {});
-    /// The typed values; an error names the field.
+    /// `given` are values that follow from the place (rating/given_values.h): those that are never
+    /// typed have no field, the others stand in theirs until somebody types.
+    void show(const rating::Protocol& protocol, const std::map<std::string, double>& given);
+    /// Puts what a kept test was given into the fields.
+    void fill(const book::TestRecord& test);
+    /// The values, given ones included; an error names the field.
     Result<std::map<std::string, double>> values() const;
     std::map<std::string, std::string> typed() const;
     Result<std::map<std::string, std::vector<book::KeyedReading>>> keyed() const;
+    /// Readings typed with the clock beside them, as channels of a log.
+    Result<std::vector<book::RecordedChannel>> timed() const;
 
     ConditionsForm& conditions() { return *conditions_; }
 
@@ -36,15 +42,32 @@ class HowPane : public QWidget {
     void keyedReady();
 
   private:
+    struct Field {
+        const rating::NeededValue* value;
+        QLineEdit* edit;
+        bool touched = false; ///< somebody typed: what is given no longer replaces it
+    };
+    void rebuild();
+    void remember();
+    void translateUnits();
+    void showGiven();
+    QString shown(const rating::NeededValue& value, double inItsUnit) const;
+    QString usual(const rating::NeededValue& value) const;
     void addText(const QString& words, const char* kind);
-    void addFields(double dialC, const std::map<std::string, std::string>& typed);
+    void addFields();
+    void addKeyed();
     void addSources();
+    QLineEdit* reading(QFormLayout& form, const QString& label, const QString& hint,
+                       const std::string& role);
     Document& document_;
     const rating::Protocol* protocol_ = nullptr;
+    std::map<std::string, double> given_;
+    TemperatureUnit unit_ = TemperatureUnit::celsius;
     QWidget* body_ = nullptr;
     QVBoxLayout* column_ = nullptr;
-    std::vector<QLineEdit*> fields_;
-    std::vector<QLineEdit*> keyed_; ///< one for each keyed role of the protocol
+    std::vector<Field> fields_;
+    std::vector<std::pair<std::string, QLineEdit*>> readings_;   ///< by role
+    std::map<std::string, std::map<std::string, QString>> kept_; ///< typed texts by protocol
     ConditionsForm* conditions_;
 };
 

@@ -7,23 +7,26 @@
 #include "formats/text_file.h"
 #include "quantity/parse_duration.h"
 
+#include <QDateTime>
 #include <QDialogButtonBox>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QGridLayout>
 #include <QTimer>
 #include <QVBoxLayout>
+#include <cmath>
 
 namespace dynamet::app {
 namespace {
 constexpr int kPreviewLines = 8;
 }
 
-ImportDialog::ImportDialog(const std::vector<std::string>& roles, const QString& path,
-                           QWidget* parent)
-    : QDialog(parent), roles_(roles), path_(new QLineEdit(path)), description_(new QLabel),
-      problem_(new QLabel), summary_(new QLabel), preview_(new QPlainTextEdit),
-      columns_(new QWidget), import_(new QPushButton(tr("Import"))) {
+ImportDialog::ImportDialog(const std::vector<std::string>& roles, bool firstColumnOnly,
+                           const QString& path, const book::When& made, QWidget* parent)
+    : QDialog(parent), roles_(roles), firstColumnOnly_(firstColumnOnly), made_(made),
+      dayWords_(new QLabel), day_(new QLineEdit), path_(new QLineEdit(path)),
+      description_(new QLabel), problem_(new QLabel), summary_(new QLabel),
+      preview_(new QPlainTextEdit), columns_(new QWidget), import_(new QPushButton(tr("Import"))) {
     setWindowTitle(tr("Import a log"));
     resize(620, 520);
     auto* box = new QVBoxLayout(this);
@@ -51,6 +54,15 @@ ImportDialog::ImportDialog(const std::vector<std::string>& roles, const QString&
     preview_->setLineWrapMode(QPlainTextEdit::NoWrap);
     preview_->setTabChangesFocus(true);
     box->addWidget(preview_, 1);
+    auto* dayLine = new QHBoxLayout;
+    day_->setAccessibleName(tr("Day of the log"));
+    day_->setFixedWidth(130);
+    dayLine->addWidget(dayWords_);
+    dayLine->addWidget(day_);
+    dayLine->addStretch();
+    box->addLayout(dayLine);
+    connect(day_, &QLineEdit::textEdited, this, &ImportDialog::parse);
+    showDay();
     summary_->setObjectName(QStringLiteral("quiet"));
     summary_->setWordWrap(true);
     box->addWidget(summary_);
@@ -131,7 +143,9 @@ void ImportDialog::showColumns() {
         for (const std::string& r : roles_)
             role->addItem(text(r));
         role->addItem(tr("not used"));
-        role->setCurrentIndex(static_cast<int>(std::min(next, roles_.size())));
+        const bool unasked = firstColumnOnly_ && next > 0; // a second probe is not another thing
+        role->setCurrentIndex(
+            static_cast<int>(unasked ? roles_.size() : std::min(next, roles_.size())));
         // A column that carries a role's name takes it.
         for (std::size_t r = 0; r < roles_.size(); ++r)
             if (name.contains(text(roles_[r]), Qt::CaseInsensitive))
@@ -170,6 +184,12 @@ void ImportDialog::parse() {
     bool used = false;
     for (const ColumnRow& row : rows_)
         used = used || row.role->currentIndex() < static_cast<int>(roles_.size());
+    if (log_->startUnixS)
+        made_.utcMs = std::llround(*log_->startUnixS * 1000);
+    showDay();
+    const QDate day = QDate::fromString(day_->text().trimmed(), QStringLiteral("yyyy-MM-dd"));
+    if (!day.isValid())
+        return showProblem(tr("\"%1\" is no day; write it as 2026-11-02.").arg(day_->text()));
     showProblem(used ? QString() : tr("No column has a role yet."));
     summary_->setText(tr("%1 rows over %2; %3 lines passed over; %4 gaps")
                           .arg(log_->timeS.size())
@@ -178,7 +198,25 @@ void ImportDialog::parse() {
                           .arg(log_->gaps));
 }
 
+/// The log's own day, or the one that is asked for.
+void ImportDialog::showDay() {
+    const bool known = log_ && log_->startUnixS;
+    dayWords_->setText(known ? tr("Made on") : tr("The log names no day. It was made on"));
+    day_->setEnabled(!known);
+    if (known || day_->text().isEmpty())
+        day_->setText(
+            QDateTime::fromMSecsSinceEpoch(made_.utcMs, Qt::OffsetFromUTC, made_.offsetMin * 60)
+                .toString(QStringLiteral("yyyy-MM-dd")));
+}
+
 void ImportDialog::fill(book::TestRecord& test) const {
+    test.started = made_;
+    const QDateTime before =
+        QDateTime::fromMSecsSinceEpoch(made_.utcMs, Qt::OffsetFromUTC, made_.offsetMin * 60);
+    const QDate day = QDate::fromString(day_->text().trimmed(), QStringLiteral("yyyy-MM-dd"));
+    if (day.isValid() && day != before.date())
+        test.started.utcMs = QDateTime(day, QTime(12, 0), Qt::OffsetFromUTC, made_.offsetMin * 60)
+                                 .toMSecsSinceEpoch();
     std::size_t channel = 0;
     for (const ColumnRow& row : rows_) {
         const formats::LoggedChannel& logged = log_->channels[channel++];

@@ -20,8 +20,10 @@ namespace dynamet::app {
 class ImportDialog : public QDialog {
     Q_OBJECT
   public:
-    ImportDialog(const std::vector<std::string>& roles, const QString& path,
-                 QWidget* parent = nullptr);
+    /// With `firstColumnOnly` a further column has no role until it is chosen or its name says it.
+    /// `made` is the test's day where the log names none.
+    ImportDialog(const std::vector<std::string>& roles, bool firstColumnOnly, const QString& path,
+                 const book::When& made, QWidget* parent = nullptr);
     /// The channels with their roles, and the file; only after the dialog was accepted.
     void fill(book::TestRecord& test) const;
 
@@ -30,7 +32,12 @@ class ImportDialog : public QDialog {
     void showColumns();
     void parse();
     void showProblem(const QString& words);
+    void showDay();
     std::vector<std::string> roles_;
+    bool firstColumnOnly_;
+    book::When made_;
+    QLabel* dayWords_;
+    QLineEdit* day_;
     QLineEdit* path_;
     QLabel* description_;
     QLabel* problem_;

@@ -3,15 +3,15 @@
 
 #pragma once
 
+#include "app/rate/bench.h"
 #include "app/rate/drift_pane.h"
 #include "app/rate/find_pane.h"
-#include "app/rate/found_pane.h"
 #include "app/rate/heat_plane_page.h"
-#include "app/rate/how_pane.h"
 #include "app/rate/rate_sheet_view.h"
 #include "app/rate/sheet_beside.h"
 #include "app/rate/thermometers_pane.h"
-#include "app/rate/trace_pane.h"
+#include "app/widgets/elided_label.h"
+#include "app/widgets/setting_edit.h"
 
 #include <QButtonGroup>
 #include <QHBoxLayout>
@@ -19,7 +19,8 @@
 
 namespace dynamet::app {
 
-/// Rate: the sheet on top, the bench (How, Trace, Found) below. Layout and the course of a test.
+/// Rate: the sheet on top, the bench below; beside the bench the pages Find, Drift, Heat plane and
+/// Thermometers. The row of the sheet is the setting that is rated: typing another adds its row.
 class RatePage : public QWidget {
     Q_OBJECT
   public:
@@ -39,52 +40,39 @@ class RatePage : public QWidget {
   protected:
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
 
   private:
-    enum class Attention { how, trace, found };
     void buildHeader(QVBoxLayout* box);
     QWidget* buildBench();
+    QLayout* buildSettingLine();
     void buildPages(QVBoxLayout* box);
-    void showProtocols();
-    void chooseProtocol(const std::string& id);
-    void attend(Attention attention);
-    void takeKeyed();
-    Result<book::TestRecord> newTest() const;
-    void work(const book::TestRecord& test);
+    void showSheet();
+    void sizeSheet();
     void cellChosen();
+    void settingTyped(const kitchen::Setting& setting);
     void refresh();
     void readLines();
     void showDraft();
     void listCellTests();
     void listWith();
-    void addHeightSeries();
     kitchen::SheetWith with() const;
-    void askOnce();
-    void say(const QString& words);
 
     Document& document_;
     std::string applianceId_;
-    const rating::Protocol* protocol_ = nullptr;
-    std::optional<book::TestRecord> test_;
-    std::optional<rating::Reduction> reduction_;
-    bool saved_ = false;
-    bool asked_ = false; ///< for missing conditions, this session
-    QLabel* title_;
-    QLabel* about_;
-    QWidget* methods_;
-    QLabel* cell_;
-    QPushButton* draft_;
+    std::vector<kitchen::Setting> typedSettings_; ///< of this appliance, this session
     std::string draftId_;
     std::vector<book::TestLine>
         lines_; ///< tests of the appliance, newest first; read when the book changes
+    ElidedLabel *title_, *about_;
+    QPushButton* draft_;
     RateSheetView* sheet_;
     SheetBeside* beside_;
+    SettingEdit* setting_;
+    QLabel* where_;        ///< the cell that is rated, in words
     QComboBox* cellTests_; ///< tests of the chosen cell
     QComboBox* with_;      ///< vessel of a hob, insert of anything else
-    QHBoxLayout* bench_;
-    HowPane* how_;
-    TracePane* trace_;
-    FoundPane* found_;
+    Bench* bench_;
     QStackedWidget* pages_;
     QButtonGroup* tabs_;
     FindPane* find_;

@@ -107,6 +107,10 @@ void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
         p.fillRect(QRect(option.rect.left(), option.rect.top(), 3, option.rect.height()),
                    look::kAccent);
     }
+    if ((option.state & QStyle::State_HasFocus) && (option.state & QStyle::State_Selected)) {
+        p.setPen(QPen(look::kAccent, 1));
+        p.drawRect(option.rect.adjusted(0, 0, -1, -1));
+    }
     if (cell.shown) {
         kitchen::Representative patch = *cell.shown;
         patch.provenance = from;
@@ -165,7 +169,9 @@ RateSheetView::RateSheetView(Document& document, QWidget* parent)
     horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     verticalHeader()->setDefaultSectionSize(26);
     verticalHeader()->setSectionResizeMode(QHeaderView::Fixed);
-    verticalHeader()->setFixedWidth(200);
+    verticalHeader()->setFixedWidth(190);
+    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    setTabKeyNavigation(false);
     setShowGrid(true);
     setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     connect(&document, &Document::unitsChanged, this, [this] { viewport()->update(); });
@@ -173,19 +179,18 @@ RateSheetView::RateSheetView(Document& document, QWidget* parent)
 
 void RateSheetView::show(const std::string& applianceId, std::int64_t untilMs,
                          const kitchen::SheetWith& with) {
-    const QString kept =
-        currentIndex().isValid() && model_->sheet().applianceId == applianceId
-            ? model_->headerData(currentIndex().row(), Qt::Vertical, Qt::DisplayRole).toString()
-            : QString();
+    const auto keptSetting = model_->sheet().applianceId == applianceId ? setting() : std::nullopt;
     const int column = currentIndex().column();
     model_->show(applianceId, untilMs, with);
-    if (model_->rowCount() == 0)
+    if (model_->rowCount() == 0 || model_->columnCount() == 0)
         return;
     int row = 0;
-    for (int i = 0; i < model_->rowCount(); ++i)
-        if (model_->headerData(i, Qt::Vertical, Qt::DisplayRole).toString() == kept)
+    for (int i = 0; keptSetting && i < model_->rowCount(); ++i)
+        if (model_->sheet().settings[static_cast<std::size_t>(i)] == *keptSetting)
             row = i;
-    setCurrentIndex(model_->index(row, kept.isEmpty() ? 0 : std::max(0, column)));
+    setCurrentIndex(
+        model_->index(row, keptSetting ? std::clamp(column, 0, model_->columnCount() - 1) : 0));
+    scrollTo(currentIndex());
 }
 
 std::optional<kitchen::Setting> RateSheetView::setting() const {
@@ -215,6 +220,7 @@ void RateSheetView::selectCell(const std::string& settingText, const std::string
                     settingText &&
                 model_->sheet().zones[static_cast<std::size_t>(column)] == zone)
                 setCurrentIndex(model_->index(row, column));
+    scrollTo(currentIndex());
 }
 
 void RateSheetView::currentChanged(const QModelIndex& current, const QModelIndex& previous) {

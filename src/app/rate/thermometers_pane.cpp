@@ -161,8 +161,7 @@ void ThermometersPane::keep() {
     if (!check_ || !test_)
         return;
     const std::string instrument = test_->instrumentId; // the kitchen is read anew by each change
-    const auto imported = document_.importTest(*test_);
-    const auto done = imported ? document_.calibrate(instrument, *check_) : imported;
+    const auto done = document_.keepCheck(*test_, instrument, *check_);
     keep_->hide();
     found_->setText(
         done ? tr("%1 From today on its readings are put right; older tests stay as they were.")
@@ -189,7 +188,7 @@ void ThermometersPane::addThermometer() {
         }
         *side = t->kelvin();
     }
-    const auto done = document_.addInstrument(fresh);
+    const auto done = document_.add(fresh);
     found_->setText(done ? tr("%1 is in the list.").arg(text(fresh.name))
                          : tr("! %1").arg(text(done.error().message)));
 }

@@ -3,8 +3,7 @@
 
 #include "app/shell/document.h"
 
-#include "app/shell/swap_command.h"
-#include "app/shell/withdraw_command.h"
+#include "book/site_rework.h"
 #include "formats/text_file.h"
 #include "rating/instrument_check.h"
 
@@ -64,18 +63,32 @@ void Document::setUnits(const Units& units) {
     emit unitsChanged();
 }
 
-void Document::pushAdded(const QString& words, Withdraw withdraw, const std::string& id) {
-    undo_.push(new WithdrawCommand(*this, words, [withdraw, id](book::Book& book, auto when) {
-        return withdraw(book, id, when);
-    }));
+void Document::pushMade(const QString& words, BookCommand::Step back, BookCommand::Step again) {
+    undo_.push(new BookCommand(words, std::move(back), std::move(again)));
+    reload();
+}
+
+BookCommand::Step Document::hiding(Withdraw withdraw, const std::string& id) {
+    return [this, withdraw, id] { return withdraw(*book_, id, now()); };
+}
+
+BookCommand::Step Document::showing(Withdraw withdraw, const std::string& id) {
+    return [this, withdraw, id] { return withdraw(*book_, id, std::nullopt); };
+}
+
+Result<bool> Document::added(Result<bool> done, const std::string& name, Withdraw withdraw,
+                             const std::string& id) {
+    if (done)
+        pushMade(tr("adding of %1").arg(text(name)), hiding(withdraw, id), showing(withdraw, id));
+    return done;
 }
 
 Result<bool> Document::importTest(const book::TestRecord& test) {
-    if (const auto done = addTest(*book_, test, now()); !done)
-        return done;
-    pushAdded(tr("import of a test"), book::withdrawTest, test.id);
-    reload();
-    return true;
+    const auto done = addTest(*book_, test, now());
+    if (done)
+        pushMade(tr("import of a test"), hiding(book::withdrawTest, test.id),
+                 showing(book::withdrawTest, test.id));
+    return done;
 }
 
 Result<bool> Document::saveRating(const book::TestRecord& test,
@@ -83,39 +96,125 @@ Result<bool> Document::saveRating(const book::TestRecord& test,
     const auto id = saveReduction(*book_, test.id, reduction, test.values, "", now());
     if (!id)
         return tl::unexpected(id.error());
-    pushAdded(tr("saving of a rating"), book::withdrawReduction, *id);
-    reload();
+    pushMade(tr("saving of a rating"), hiding(book::withdrawReduction, *id),
+             showing(book::withdrawReduction, *id));
     return true;
 }
 
-Result<bool> Document::added(Result<bool> done, const std::string& name, Withdraw withdraw,
-                             const std::string& id) {
-    if (!done)
-        return done;
-    pushAdded(tr("adding of %1").arg(text(name)), withdraw, id);
-    reload();
-    return done;
-}
-
-Result<bool> Document::addAppliance(const kitchen::Appliance& appliance) {
-    return added(book::addAppliance(*book_, appliance, now()), appliance.name,
-                 book::withdrawAppliance, appliance.id);
-}
-
-Result<bool> Document::addInstrument(const kitchen::Instrument& instrument) {
-    return added(book::addInstrument(*book_, instrument, now()), instrument.name,
-                 book::withdrawInstrument, instrument.id);
-}
-
-Result<bool> Document::calibrate(const std::string& instrumentId, const rating::Reduction& check) {
+Result<bool> Document::keepCheck(const book::TestRecord& test, const std::string& instrumentId,
+                                 const rating::Reduction& check) {
     const auto calibration = rating::calibrationFrom(check, book::newId(), now().utcMs);
     if (!calibration)
         return tl::unexpected(calibration.error());
-    const auto done = book::addCalibration(*book_, instrumentId, *calibration);
+    const auto done = book::addCheck(*book_, test, instrumentId, *calibration, now());
     if (!done)
         return done;
-    pushAdded(tr("calibration"), book::withdrawCalibration, calibration->id);
-    reload();
+    const auto both = [this, check = test.id,
+                       id = calibration->id](std::optional<book::When> when) {
+        return book::withdrawCheck(*book_, check, id, when);
+    };
+    pushMade(
+        tr("calibration"), [this, both] { return both(now()); },
+        [both] { return both(std::nullopt); });
+    return true;
+}
+
+Result<bool> Document::add(const kitchen::Site& site) {
+    return added(addSite(*book_, site, now()), site.name, book::withdrawSite, site.id);
+}
+Result<bool> Document::add(const kitchen::Instrument& instrument) {
+    return added(addInstrument(*book_, instrument, now()), instrument.name,
+                 book::withdrawInstrument, instrument.id);
+}
+Result<bool> Document::add(const kitchen::Vessel& vessel) {
+    return added(addVessel(*book_, vessel, now()), vessel.name, book::withdrawVessel, vessel.id);
+}
+Result<bool> Document::add(const kitchen::Insert& insert) {
+    return added(addInsert(*book_, insert, now()), insert.name, book::withdrawInsert, insert.id);
+}
+Result<bool> Document::add(const kitchen::Appliance& appliance) {
+    return added(addAppliance(*book_, appliance, now()), appliance.name, book::withdrawAppliance,
+                 appliance.id);
+}
+
+template <class Value>
+Result<bool> Document::replaced(const std::vector<Value>& all, const Value& to,
+                                Result<bool> (*keep)(book::Book&, const Value&)) {
+    for (const Value& from : all)
+        if (from.id == to.id)
+            return from == to ? Result<bool>(true)
+                              : swap(tr("change of %1").arg(text(to.name)), from, to, keep);
+    return fail(Errc::notFound, "it is no longer in the book");
+}
+
+Result<bool> Document::change(const kitchen::Site& to) {
+    for (const kitchen::Site& from : kitchen_.sites) {
+        if (from.id != to.id || from == to)
+            continue;
+        const auto moved = book::moveSite(*book_, from, to, now());
+        if (!moved)
+            return tl::unexpected(moved.error());
+        pushMade(
+            tr("change of %1").arg(text(to.name)),
+            [this, from, made = *moved] { return book::putSite(*book_, from, made, now()); },
+            [this, to, made = *moved] { return book::putSite(*book_, to, made, std::nullopt); });
+        if (!moved->reductions.empty())
+            say(tr("Worked out again for the new air pressure: %1 ratings.%2")
+                    .arg(moved->reductions.size())
+                    .arg(moved->checks > 0 ? tr(" Check the thermometers in the boil again.")
+                                           : QString()));
+        return true;
+    }
+    return true;
+}
+
+Result<bool> Document::change(const kitchen::Instrument& to) {
+    return replaced(kitchen_.instruments, to, book::changeInstrument);
+}
+Result<bool> Document::change(const kitchen::Vessel& to) {
+    return replaced(kitchen_.vessels, to, book::changeVessel);
+}
+Result<bool> Document::change(const kitchen::Insert& to) {
+    return replaced(kitchen_.inserts, to, book::changeInsert);
+}
+Result<bool> Document::change(const kitchen::Appliance& to) {
+    return replaced(kitchen_.appliances, to, book::changeAppliance);
+}
+
+Document::Withdraw Document::withdrawOf(Thing thing) {
+    switch (thing) {
+    case Thing::site:
+        return book::withdrawSite;
+    case Thing::appliance:
+        return book::withdrawAppliance;
+    case Thing::vessel:
+        return book::withdrawVessel;
+    case Thing::insert:
+        return book::withdrawInsert;
+    case Thing::instrument:
+        return book::withdrawInstrument;
+    case Thing::recipe:
+        return book::withdrawRecipe;
+    case Thing::translation:
+        return book::withdrawTranslation;
+    }
+    return nullptr;
+}
+
+Result<bool> Document::retire(Thing thing, const std::string& id, const std::string& name) {
+    const Withdraw withdraw = withdrawOf(thing);
+    const auto done = withdraw(*book_, id, now());
+    if (done)
+        pushMade(tr("retiring of %1").arg(text(name)), showing(withdraw, id), hiding(withdraw, id));
+    return done;
+}
+
+Result<bool> Document::bringBack(Thing thing, const std::string& id, const std::string& name) {
+    const Withdraw withdraw = withdrawOf(thing);
+    const auto done = withdraw(*book_, id, std::nullopt);
+    if (done)
+        pushMade(tr("bringing back of %1").arg(text(name)), hiding(withdraw, id),
+                 showing(withdraw, id));
     return done;
 }
 
@@ -135,8 +234,9 @@ Result<bool> Document::swap(const QString& words, const Value& from, const Value
                             Result<bool> (*keep)(book::Book&, const Value&)) {
     const auto done = keep(*book_, to);
     if (done)
-        undo_.push(new SwapCommand<Value>(*this, words, from, to, keep));
-    reload();
+        pushMade(
+            words, [this, keep, from] { return keep(*book_, from); },
+            [this, keep, to] { return keep(*book_, to); });
     return done;
 }
 
@@ -146,10 +246,7 @@ Result<bool> Document::addRecipe(const book::RecipeRecord& recipe) {
 }
 
 Result<bool> Document::changeRecipe(const book::RecipeRecord& to) {
-    for (const book::RecipeRecord& from : recipes_)
-        if (from.id == to.id)
-            return swap(tr("change of %1").arg(text(to.name)), from, to, book::changeRecipe);
-    return fail(Errc::notFound, "the recipe is no longer in the book");
+    return replaced(recipes_, to, book::changeRecipe);
 }
 
 Result<bool> Document::choose(const book::Choices& to) {
@@ -163,8 +260,41 @@ Result<bool> Document::keepTranslation(const std::string& recipeId, const std::s
     const auto id = saveTranslation(*book_, recipeId, snapshot, seed, now());
     if (!id)
         return tl::unexpected(id.error());
-    pushAdded(tr("keeping of a translation"), book::withdrawTranslation, *id);
+    pushMade(tr("keeping of a translation"), hiding(book::withdrawTranslation, *id),
+             showing(book::withdrawTranslation, *id));
     return true;
+}
+
+void Document::undo() {
+    step(true);
+}
+
+void Document::redo() {
+    step(false);
+}
+
+void Document::step(bool back) {
+    if (back ? !undo_.canUndo() : !undo_.canRedo())
+        return;
+    const int at = back ? undo_.index() - 1 : undo_.index();
+    // The stack hands its commands out as const; what they note of themselves is not the book.
+    auto* command = const_cast<BookCommand*>(static_cast<const BookCommand*>(undo_.command(at)));
+    back ? undo_.undo() : undo_.redo();
+    if (const auto failure = command->failure()) {
+        command->passNext();
+        back ? undo_.redo() : undo_.undo();
+        say(tr("%1: %2").arg(back ? tr("Not undone") : tr("Not done again"),
+                             text(failure->message)));
+        return;
+    }
+    reload();
+    say((back ? tr("Undone: %1.") : tr("Done again: %1.")).arg(command->text()));
+}
+
+Result<bool> Document::openCopy(const QString& path) {
+    if (const auto copied = book::copyBook(*book_, plain(path)); !copied)
+        return copied;
+    return open(path);
 }
 
 QString agoWords(std::int64_t thenMs, std::int64_t nowMs) {

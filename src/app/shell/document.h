@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/shell/book_command.h"
 #include "app/shell/units.h"
 #include "book/choices_store.h"
 #include "book/kitchen_store.h"
@@ -36,21 +37,44 @@ class Document : public QObject {
     const Units& units() const { return units_; }
     void setUnits(const Units& units);
 
-    /// Every change of the book goes through these; each is one transaction and can be undone.
+    bool isWritable() const { return book_ && book_->writable(); }
+
+    /// Every change of the book goes through these; each is one transaction and one undo.
     Result<bool> importTest(const book::TestRecord& test);
     Result<bool> saveRating(const book::TestRecord& test, const rating::Reduction& reduction);
     /// Keeps a photo as an attachment of the book; returns its SHA-256.
     Result<std::string> keepPhoto(const std::string& path);
-    /// Keeps a calibration that holds from now on; it can be undone.
-    Result<bool> calibrate(const std::string& instrumentId, const rating::Reduction& check);
-    Result<bool> addInstrument(const kitchen::Instrument& instrument);
-    Result<bool> addAppliance(const kitchen::Appliance& appliance);
+    /// Keeps a check of an instrument and the calibration that follows from it.
+    Result<bool> keepCheck(const book::TestRecord& test, const std::string& instrumentId,
+                           const rating::Reduction& check);
+    Result<bool> add(const kitchen::Site& site);
+    Result<bool> add(const kitchen::Instrument& instrument);
+    Result<bool> add(const kitchen::Vessel& vessel);
+    Result<bool> add(const kitchen::Insert& insert);
+    Result<bool> add(const kitchen::Appliance& appliance);
+    /// A site that moves takes the tests with it whose result rests on its air pressure.
+    Result<bool> change(const kitchen::Site& to);
+    Result<bool> change(const kitchen::Instrument& to);
+    Result<bool> change(const kitchen::Vessel& to);
+    Result<bool> change(const kitchen::Insert& to);
+    Result<bool> change(const kitchen::Appliance& to);
+    enum class Thing { site, appliance, vessel, insert, instrument, recipe, translation };
+    /// Hides a thing from every list; nothing of it is lost.
+    Result<bool> retire(Thing thing, const std::string& id, const std::string& name);
+    Result<bool> bringBack(Thing thing, const std::string& id, const std::string& name);
     /// A recipe, new or changed; schools and scales of the book.
     Result<bool> addRecipe(const book::RecipeRecord& recipe);
     Result<bool> changeRecipe(const book::RecipeRecord& to);
     Result<bool> choose(const book::Choices& to);
     Result<bool> keepTranslation(const std::string& recipeId, const std::string& snapshot,
                                  std::uint64_t seed);
+
+    /// Takes back the last change, or makes it again, and says which; one that fails stays where it
+    /// was on the stack.
+    void undo();
+    void redo();
+    /// Writes the book as it is into another file and opens that.
+    Result<bool> openCopy(const QString& path);
 
     /// Reads everything anew after a change of the file.
     void reload();
@@ -64,15 +88,22 @@ class Document : public QObject {
 
   private:
     using Withdraw = Result<bool> (*)(book::Book&, const std::string&, std::optional<book::When>);
-    /// Something was added to the book: its undo hides it, its redo shows it again.
-    void pushAdded(const QString& words, Withdraw withdraw, const std::string& id);
-    /// The same for a thing with a name, when it could be added, and reads the book anew.
+    static Withdraw withdrawOf(Thing thing);
+    /// A change that has been made: its way back and there again on the stack, the book read anew.
+    void pushMade(const QString& words, BookCommand::Step back, BookCommand::Step again);
+    BookCommand::Step hiding(Withdraw withdraw, const std::string& id);
+    BookCommand::Step showing(Withdraw withdraw, const std::string& id);
+    /// Something was added when it could be: its undo hides it.
     Result<bool> added(Result<bool> done, const std::string& name, Withdraw withdraw,
                        const std::string& id);
     /// Keeps a new value in place of an old one; undo puts the old one back.
     template <class Value>
     Result<bool> swap(const QString& words, const Value& from, const Value& to,
                       Result<bool> (*keep)(book::Book&, const Value&));
+    template <class Value>
+    Result<bool> replaced(const std::vector<Value>& all, const Value& to,
+                          Result<bool> (*keep)(book::Book&, const Value&));
+    void step(bool back);
     Clock clock_;
     std::optional<book::Book> book_;
     kitchen::Kitchen kitchen_;

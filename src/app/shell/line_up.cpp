@@ -114,12 +114,24 @@ void CombDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     if (narrow) {
         p.drawText(line, Qt::AlignVCenter, row.name.left(3));
     } else {
-        p.drawText(line, Qt::AlignVCenter | Qt::AlignLeft, row.name);
+        const int aged = QFontMetrics(look::textFont(12)).horizontalAdvance(row.age) + 8;
+        p.drawText(line, Qt::AlignVCenter | Qt::AlignLeft,
+                   p.fontMetrics().elidedText(row.name, Qt::ElideRight, line.width() - aged));
         p.setFont(look::textFont(12));
         p.setPen(look::kQuietInk);
         p.drawText(line, Qt::AlignVCenter | Qt::AlignRight, row.age);
     }
     const int left = area.left() + kEdge, width = area.width() - 2 * kEdge;
+    if (row.comb.empty() && !narrow) { // nothing to draw: say why
+        p.setFont(look::textFont(12));
+        p.setPen(look::kQuietInk);
+        p.drawText(QRect(left, area.top() + 21, width, 17), Qt::AlignVCenter,
+                   QObject::tr("not known: it has no pan yet"));
+    }
+    if ((option.state & QStyle::State_HasFocus) && (option.state & QStyle::State_Selected)) {
+        p.setPen(QPen(look::kAccent, 1));
+        p.drawRect(area.adjusted(0, 0, -1, -1));
+    }
     p.fillRect(QRect(left, area.top() + 38, width, 1), look::kRule);
     for (const kitchen::CombTick& tick : row.comb)
         paintTick(p, tick, axisX(tick.kelvin - kZeroCelsiusK, left, width), area.top() + 24, 14);
@@ -165,6 +177,12 @@ LineUp::LineUp(Document& document, QWidget* parent)
     box->addWidget(empty_);
     box->addWidget(list_, 1);
     connect(filter_, &QLineEdit::textChanged, proxy_, &QSortFilterProxyModel::setFilterFixedString);
+    connect(filter_, &QLineEdit::textEdited, this, [this](const QString& typed) {
+        if (typed.contains(QLatin1Char('/'))) { // the key that leads here, pressed once more
+            filter_->setText(QString(typed).remove(QLatin1Char('/')));
+            filter_->selectAll();
+        }
+    });
     connect(filter_, &QLineEdit::returnPressed, this, [this] {
         if (proxy_->rowCount() > 0)
             list_->setCurrentIndex(proxy_->index(0, 0));
@@ -194,6 +212,7 @@ void LineUp::chooseFirstIfNone() {
     for (int i = 0; i < proxy_->rowCount(); ++i)
         if (plain(proxy_->index(i, 0).data(LineUpModel::IdRole).toString()) == kept)
             list_->setCurrentIndex(proxy_->index(i, 0));
+    list_->scrollTo(list_->currentIndex());
     list_->viewport()->update();
 }
 
@@ -203,9 +222,12 @@ std::string LineUp::currentId() const {
 }
 
 void LineUp::select(const std::string& applianceId) {
+    filter_->clear(); // a filter would hide it
     for (int i = 0; i < proxy_->rowCount(); ++i)
-        if (plain(proxy_->index(i, 0).data(LineUpModel::IdRole).toString()) == applianceId)
+        if (plain(proxy_->index(i, 0).data(LineUpModel::IdRole).toString()) == applianceId) {
             list_->setCurrentIndex(proxy_->index(i, 0));
+            list_->scrollTo(list_->currentIndex());
+        }
 }
 
 void LineUp::focusFilter() {

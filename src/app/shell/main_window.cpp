@@ -3,23 +3,30 @@
 
 #include "app/shell/main_window.h"
 
-#include "app/shell/add_appliance_dialog.h"
+#include "app/kitchen/appliance_dialog.h"
+#include "app/widgets/save_path_dialog.h"
 
 #include <QApplication>
+#include <QDir>
+#include <QFileInfo>
 #include <QHBoxLayout>
+#include <QScrollArea>
 #include <QShortcut>
 #include <QTimer>
 
 namespace dynamet::app {
 namespace {
-constexpr int kFoldBelow = 1000, kNoticeMs = 12000;
-}
+
+constexpr int kFoldBelow = 1000, kFoldTranslateBelow = 1160, kNoticeMs = 12000;
+
+} // namespace
 
 MainWindow::MainWindow(Document& document, const QString& demoBook)
     : document_(document), top_(new TopBar(document)), outer_(new QStackedWidget),
       start_(new StartPage(document, demoBook)), pages_(new QStackedWidget),
       lineUp_(new LineUp(document)), rate_(new RatePage(document)),
-      translate_(new TranslatePage(document)), notice_(new QLabel) {
+      translate_(new TranslatePage(document)), kitchen_(new KitchenPage(document)),
+      access_(new QWidget), accessWords_(new QLabel), notice_(new QLabel) {
     setWindowTitle(tr("Dynamet"));
     resize(1280, 800);
     auto* centre = new QWidget;
@@ -27,66 +34,146 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(1);
     box->addWidget(top_);
-    auto* work = new QWidget;
-    auto* line = new QHBoxLayout(work);
-    line->setContentsMargins(0, 0, 0, 0);
-    line->setSpacing(1);
-    line->addWidget(lineUp_);
-    pages_->addWidget(rate_);
-    pages_->addWidget(translate_);
-    line->addWidget(pages_, 1);
+    auto* accessLine = new QHBoxLayout(access_);
+    accessLine->setContentsMargins(14, 2, 14, 2);
+    accessWords_->setObjectName(QStringLiteral("caution"));
+    accessWords_->setAccessibleName(tr("Why the book can only be read"));
+    accessWords_->setWordWrap(true);
+    auto* copy = new QPushButton(tr("Work in a copy…"));
+    copy->setAccessibleName(tr("Work in a copy"));
+    connect(copy, &QPushButton::clicked, this, &MainWindow::openCopy);
+    accessLine->addWidget(accessWords_, 1);
+    accessLine->addWidget(copy);
+    access_->hide();
+    box->addWidget(access_);
     outer_->addWidget(start_);
-    outer_->addWidget(work);
+    outer_->addWidget(buildWork());
     box->addWidget(outer_, 1);
     notice_->setObjectName(QStringLiteral("quiet"));
     notice_->setAccessibleName(tr("Notice"));
     notice_->setContentsMargins(14, 4, 14, 4);
+    notice_->setTextFormat(Qt::PlainText);
     notice_->setWordWrap(true);
     notice_->hide();
     box->addWidget(notice_);
     setCentralWidget(centre);
     connect(&document_, &Document::opened, this, &MainWindow::bookOpened);
+    connect(&document_, &Document::changed, this, [this] {
+        if (document_.isOpen() && lineUp_->currentId().empty())
+            rate_->showAppliance({});
+    });
     connect(&document_, &Document::noticed, this, &MainWindow::notice);
     connect(top_, &TopBar::workspaceChosen, this, &MainWindow::go);
+    connect(top_, &TopBar::booksWanted, this, &MainWindow::showBooks);
     connect(lineUp_, &LineUp::applianceChosen, this, &MainWindow::applianceChosen);
     connect(lineUp_, &LineUp::addWanted, this, &MainWindow::addAppliance);
+    connect(kitchen_, &KitchenPage::applianceAdded, lineUp_, &LineUp::select);
+    connect(kitchen_, &KitchenPage::recipeWanted, this, [this](const std::string& id) {
+        go(translate);
+        translate_->written().chooseRecipe(id);
+    });
     addShortcuts();
     start_->setFocus();
     if (document_.isOpen())
         bookOpened();
 }
 
+QWidget* MainWindow::buildWork() {
+    auto* work = new QWidget;
+    auto* line = new QHBoxLayout(work);
+    line->setContentsMargins(0, 0, 0, 0);
+    line->setSpacing(1);
+    line->addWidget(lineUp_);
+    for (QWidget* page : {static_cast<QWidget*>(rate_), static_cast<QWidget*>(translate_),
+                          static_cast<QWidget*>(kitchen_)})
+        addPage(page);
+    line->addWidget(pages_, 1);
+    return work;
+}
+
+/// A page that is larger than a small screen is scrolled; it never widens the window.
+void MainWindow::addPage(QWidget* page) {
+    auto* scroll = new QScrollArea;
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scroll->setWidget(page);
+    pages_->addWidget(scroll);
+}
+
 void MainWindow::addShortcuts() {
     const auto on = [this](const QKeySequence& keys, auto action) {
         connect(new QShortcut(keys, this), &QShortcut::activated, this, action);
     };
+    const auto rating = [this] {
+        return document_.isOpen() && outer_->currentIndex() == 1 && pages_->currentIndex() == rate;
+    };
     on(Qt::CTRL | Qt::Key_1, [this] { go(rate); });
     on(Qt::CTRL | Qt::Key_2, [this] { go(translate); });
+    on(Qt::CTRL | Qt::Key_K, [this] { go(kitchen); });
     on(Qt::Key_Slash, [this] { lineUp_->focusFilter(); });
-    on(Qt::CTRL | Qt::Key_I, [this] {
-        if (pages_->currentIndex() == rate)
+    on(Qt::CTRL | Qt::Key_I, [this, rating] {
+        if (rating())
             rate_->importLog();
     });
-    on(Qt::CTRL | Qt::Key_Return, [this] { rate_->save(); });
-    on(Qt::CTRL | Qt::Key_Enter, [this] { rate_->save(); });
+    for (const auto key : {Qt::Key_Return, Qt::Key_Enter})
+        on(Qt::CTRL | key, [this, rating] {
+            if (rating())
+                rate_->save();
+        });
     on(Qt::Key_F1, [this] { showGuide(); });
-    on(QKeySequence::Undo, [this] { document_.undoStack().undo(); });
-    on(Qt::CTRL | Qt::SHIFT | Qt::Key_Z, [this] { document_.undoStack().redo(); });
+    on(Qt::CTRL | Qt::Key_Z, [this] { document_.undo(); });
+    on(Qt::CTRL | Qt::SHIFT | Qt::Key_Z, [this] { document_.redo(); });
+    on(Qt::CTRL | Qt::Key_Y, [this] { document_.redo(); });
 }
 
 void MainWindow::bookOpened() {
     outer_->setCurrentIndex(1);
+    showAccess();
     go(pages_->currentIndex());
     applianceChosen(lineUp_->currentId());
+    if (document_.kitchen().appliances.empty())
+        rate_->showAppliance({});
+}
+
+void MainWindow::showBooks() {
+    start_->forgetProblem();
+    outer_->setCurrentIndex(0);
+}
+
+void MainWindow::showAccess() {
+    const bool readOnly = document_.isOpen() && !document_.isWritable();
+    access_->setVisible(readOnly);
+    if (readOnly)
+        accessWords_->setText(
+            tr("! %1. What is done here is not kept.").arg(text(document_.book().accessWords())));
+}
+
+void MainWindow::openCopy() {
+    const QFileInfo book(text(document_.book().path()));
+    const QString proposed =
+        book.dir().filePath(book.completeBaseName() + tr(" copy") + QStringLiteral(".dynamet"));
+    SavePathDialog dialog(tr("Work in a copy"), tr("File of the copy"), proposed,
+                          tr("Kitchen books (*.dynamet)"), this);
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    if (const auto opened = document_.openCopy(dialog.path()); !opened)
+        notice(text(opened.error().message));
 }
 
 void MainWindow::go(int workspace) {
     if (!document_.isOpen())
         return;
+    outer_->setCurrentIndex(1);
     pages_->setCurrentIndex(workspace);
     top_->setWorkspace(workspace);
+    fold();
     if (workspace == translate)
         translate_->activate();
+    if (workspace == kitchen)
+        kitchen_->refresh();
+    if (workspace == rate)
+        rate_->showAppliance(lineUp_->currentId());
 }
 
 void MainWindow::applianceChosen(const std::string& id) {
@@ -94,18 +181,20 @@ void MainWindow::applianceChosen(const std::string& id) {
     if (!appliance)
         return;
     top_->setSite(appliance->siteId);
-    if (pages_->currentIndex() == rate || !rate_->isVisible())
+    if (pages_->currentIndex() == rate)
         rate_->showAppliance(id);
     if (pages_->currentIndex() == translate)
         translate_->chooseTarget(id);
 }
 
 void MainWindow::addAppliance() {
-    AddApplianceDialog dialog(document_, this);
+    ApplianceDialog dialog(
+        document_, beginAppliance(document_, dynamet::kitchen::ApplianceKind::stillOven), this);
     if (dialog.exec() != QDialog::Accepted)
         return;
-    const kitchen::Appliance appliance = dialog.appliance();
-    if (const auto added = document_.addAppliance(appliance); !added) {
+    dynamet::kitchen::Appliance appliance = dialog.appliance();
+    appliance.id = book::newId();
+    if (const auto added = document_.add(appliance); !added) {
         notice(text(added.error().message));
         return;
     }
@@ -137,9 +226,15 @@ bool MainWindow::isIdle() const {
     return translate_->isIdle();
 }
 
+/// A narrow window leaves the room to the page: the line-up becomes a rail.
+void MainWindow::fold() {
+    const int least = pages_->currentIndex() == translate ? kFoldTranslateBelow : kFoldBelow;
+    lineUp_->setFolded(width() < least);
+}
+
 void MainWindow::resizeEvent(QResizeEvent* event) {
     QMainWindow::resizeEvent(event);
-    lineUp_->setFolded(width() < kFoldBelow);
+    fold();
 }
 
 } // namespace dynamet::app

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/kitchen/kitchen_page.h"
 #include "app/rate/rate_page.h"
 #include "app/shell/guide_window.h"
 #include "app/shell/line_up.h"
@@ -21,10 +22,11 @@ class MainWindow : public QMainWindow {
   public:
     MainWindow(Document& document, const QString& demoBook);
     Document& document() { return document_; }
-    enum Workspace { rate = 0, translate = 1 };
+    enum Workspace { rate = 0, translate = 1, kitchen = 2 };
     void go(int workspace);
     RatePage& ratePage() { return *rate_; }
     TranslatePage& translatePage() { return *translate_; }
+    KitchenPage& kitchenPage() { return *kitchen_; }
     LineUp& lineUp() { return *lineUp_; }
     bool isIdle() const;
     /// Says on the first page why a book could not be opened.
@@ -36,8 +38,14 @@ class MainWindow : public QMainWindow {
   private:
     void bookOpened();
     void applianceChosen(const std::string& id);
+    QWidget* buildWork();
+    void addPage(QWidget* page);
     void addAppliance();
     void addShortcuts();
+    void fold();
+    void showAccess();
+    void openCopy();
+    void showBooks();
     void notice(const QString& words);
     void showGuide();
     Document& document_;
@@ -48,6 +56,9 @@ class MainWindow : public QMainWindow {
     LineUp* lineUp_ = nullptr;
     RatePage* rate_;
     TranslatePage* translate_;
+    KitchenPage* kitchen_;
+    QWidget* access_; ///< why the book can only be read, and a copy that can be written
+    QLabel* accessWords_;
     QLabel* notice_;
     GuideWindow* guide_ = nullptr;
 };

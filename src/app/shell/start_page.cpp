@@ -3,10 +3,11 @@
 
 #include "app/shell/start_page.h"
 
-#include "quantity/parse_measures.h"
+#include "app/widgets/quantity_kinds.h"
 
 #include <QComboBox>
 #include <QDir>
+#include <QFileDialog>
 #include <QFormLayout>
 #include <QFrame>
 #include <QHBoxLayout>
@@ -40,8 +41,9 @@ QString atHome(QString path) {
 
 StartPage::StartPage(Document& document, const QString& demoBook, QWidget* parent)
     : QWidget(parent), document_(document), demoBook_(demoBook), problem_(new QLabel),
-      name_(new QLineEdit), altitude_(new QLineEdit(QStringLiteral("0 m"))), file_(new QLineEdit),
-      openPath_(new QLineEdit) {
+      name_(new QLineEdit),
+      altitude_(new QuantityField(tr("Height above the sea"), kinds::height(document.units()))),
+      boiling_(new QLabel), file_(new QLineEdit), openPath_(new QLineEdit) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* outer = new QVBoxLayout(this);
@@ -86,14 +88,14 @@ StartPage::StartPage(Document& document, const QString& demoBook, QWidget* paren
 QWidget* StartPage::demoChoice() {
     auto* widget = new QWidget;
     auto* box = column(widget, tr("Look round first"),
-                       tr("The demo kitchen has nine appliances in two places, some rated, some "
-                          "not, and three recipes to "
-                          "carry about. Everything in it is made up."));
+                       tr("The demo kitchen has twenty appliances in two places, rated many times "
+                          "but for one, and four recipes to carry about. Everything in it is made "
+                          "up."));
     auto* button = new QPushButton(tr("Open the demo kitchen"));
     button->setObjectName(QStringLiteral("act"));
     button->setAccessibleName(tr("Open the demo kitchen"));
     button->setEnabled(!demoBook_.isEmpty());
-    button->setDefault(true);
+    button->setAutoDefault(true);
     setFocusProxy(button);
     connect(button, &QPushButton::clicked, this, [this] { tryOpen(demoBook_); });
     box->addWidget(button);
@@ -109,23 +111,37 @@ QWidget* StartPage::newChoice() {
     auto* form = new QFormLayout;
     name_->setAccessibleName(tr("Name of the kitchen"));
     name_->setPlaceholderText(tr("e.g. Ground floor"));
-    altitude_->setAccessibleName(tr("Height above the sea"));
+    altitude_->setValue(0);
+    boiling_->setObjectName(QStringLiteral("quiet"));
+    boiling_->setAccessibleName(tr("Where water boils"));
+    connect(&altitude_->edit(), &QLineEdit::textChanged, this, &StartPage::showBoiling);
     file_->setAccessibleName(tr("File of the new book"));
     file_->setText(QStringLiteral("~/kitchen.dynamet"));
     auto* units = new QComboBox;
     units->setAccessibleName(tr("Units"));
     units->addItems({tr("°C, mm"), tr("°F, inches")});
     connect(units, &QComboBox::currentIndexChanged, this, [this](int index) {
+        const auto typed = altitude_->value();
         document_.setUnits({index == 1, index == 1});
+        altitude_->setKind(kinds::height(document_.units()));
+        if (typed && *typed)
+            altitude_->setValue(**typed);
+        showBoiling();
     });
+    units->setCurrentIndex(document_.units().fahrenheit ? 1 : 0);
     form->addRow(tr("Name"), name_);
-    form->addRow(tr("Height"), altitude_);
     form->addRow(tr("Units"), units);
-    form->addRow(tr("Kept in"), file_);
+    form->addRow(tr("Height"), altitude_);
+    form->addRow(QString(), boiling_);
+    form->addRow(tr("Kept in"), withBrowse(file_, tr("Browse for a place"), true));
     box->addLayout(form);
     auto* button = new QPushButton(tr("Begin"));
     button->setAccessibleName(tr("Begin a new kitchen"));
+    button->setAutoDefault(true);
     connect(button, &QPushButton::clicked, this, &StartPage::begin);
+    for (QLineEdit* field : {name_, file_})
+        connect(field, &QLineEdit::returnPressed, this, &StartPage::begin);
+    showBoiling();
     box->addWidget(button);
     box->addStretch();
     return widget;
@@ -141,7 +157,8 @@ QWidget* StartPage::openChoice() {
     button->setAccessibleName(tr("Open the book"));
     connect(button, &QPushButton::clicked, this, [this] { tryOpen(openPath_->text()); });
     connect(openPath_, &QLineEdit::returnPressed, this, [this] { tryOpen(openPath_->text()); });
-    box->addWidget(openPath_);
+    button->setAutoDefault(true);
+    box->addLayout(withBrowse(openPath_, tr("Browse for a book"), false));
     box->addWidget(button);
     box->addStretch();
     return widget;
@@ -157,18 +174,48 @@ void StartPage::tryOpen(const QString& path) {
         showProblem(text(opened.error().message));
 }
 
+QLayout* StartPage::withBrowse(QLineEdit* field, const QString& name, bool fresh) {
+    auto* line = new QHBoxLayout;
+    auto* button = new QPushButton(tr("Browse…"));
+    button->setAccessibleName(name);
+    connect(button, &QPushButton::clicked, this, [this, field, fresh] { browse(field, fresh); });
+    line->addWidget(field, 1);
+    line->addWidget(button);
+    return line;
+}
+
+void StartPage::browse(QLineEdit* field, bool fresh) {
+    const QString filter = tr("Kitchen books (*.dynamet)"), from = atHome(field->text());
+    const QString chosen =
+        fresh ? QFileDialog::getSaveFileName(this, tr("Where the new book is kept"), from, filter)
+              : QFileDialog::getOpenFileName(this, tr("A kitchen book"), from, filter);
+    if (!chosen.isEmpty())
+        field->setText(chosen);
+}
+
+/// What the height was taken as, before anything is built on it.
+void StartPage::showBoiling() {
+    const auto height = altitude_->value();
+    if (!height) {
+        boiling_->clear();
+        return;
+    }
+    kitchen::Site site;
+    site.altitudeM = **height;
+    const Units& units = document_.units();
+    boiling_->setText(tr("%1: water boils at %2 there.")
+                          .arg(kinds::height(units).show(site.altitudeM),
+                               text(printTemperature(boilingPointAt(site), units.temperature()))));
+}
+
 void StartPage::begin() {
+    if (!altitude_->check())
+        return altitude_->setFocus();
     kitchen::Site site;
     site.id = book::newId();
     site.name = name_->text().trimmed().isEmpty() ? "Kitchen" : plain(name_->text().trimmed());
-    const auto altitude = parseLengthM(plain(altitude_->text()), 1);
-    if (!altitude || !standardPressurePa(*altitude)) {
-        showProblem(
-            tr("The height \"%1\" is not one between 0 and 9000 m.").arg(altitude_->text()));
-        return;
-    }
-    site.altitudeM = *altitude;
-    if (const auto made = document_.createNew(atHome(file_->text()), site); !made)
+    site.altitudeM = **altitude_->value();
+    if (const auto made = document_.createNew(atHome(file_->text().trimmed()), site); !made)
         showProblem(text(made.error().message));
 }
 

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/shell/document.h"
+#include "app/widgets/quantity_field.h"
 
 #include <QLabel>
 #include <QLineEdit>
@@ -17,6 +18,7 @@ class StartPage : public QWidget {
   public:
     StartPage(Document& document, const QString& demoBook, QWidget* parent = nullptr);
     void showProblem(const QString& words);
+    void forgetProblem() { problem_->hide(); }
 
   private:
     QWidget* demoChoice();
@@ -24,11 +26,15 @@ class StartPage : public QWidget {
     QWidget* openChoice();
     void tryOpen(const QString& path);
     void begin();
+    void showBoiling();
+    void browse(QLineEdit* field, bool fresh);
+    QLayout* withBrowse(QLineEdit* field, const QString& name, bool fresh);
     Document& document_;
     QString demoBook_;
     QLabel* problem_;
     QLineEdit* name_;
-    QLineEdit* altitude_;
+    QuantityField* altitude_;
+    QLabel* boiling_;
     QLineEdit* file_;
     QLineEdit* openPath_;
 };

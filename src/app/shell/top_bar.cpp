@@ -3,13 +3,15 @@
 
 #include "app/shell/top_bar.h"
 
+#include "app/widgets/quantity_kinds.h"
+
 #include <QFileInfo>
 #include <QHBoxLayout>
 
 namespace dynamet::app {
 
 TopBar::TopBar(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), book_(new QLabel), site_(new QLabel),
+    : QWidget(parent), document_(document), book_(new QPushButton), site_(new ElidedLabel),
       places_(new QButtonGroup(this)), units_(new QPushButton), undo_(new QToolButton),
       redo_(new QToolButton) {
     setObjectName(QStringLiteral("pane"));
@@ -18,19 +20,22 @@ TopBar::TopBar(Document& document, QWidget* parent)
     auto* line = new QHBoxLayout(this);
     line->setContentsMargins(14, 0, 10, 0);
     line->setSpacing(10);
-    book_->setStyleSheet(QStringLiteral("font-weight: bold; font-size: 14px"));
+    book_->setObjectName(QStringLiteral("place"));
     book_->setAccessibleName(tr("Book"));
+    book_->setToolTip(tr("Open another book, or begin a new one"));
+    book_->setMaximumWidth(200);
+    connect(book_, &QPushButton::clicked, this, &TopBar::booksWanted);
     site_->setObjectName(QStringLiteral("quiet"));
     site_->setAccessibleName(tr("Site"));
     line->addWidget(book_);
     line->addSpacing(8);
     int index = 0;
-    for (const QString& name : {tr("Rate"), tr("Translate")}) {
+    for (const QString& name : {tr("Rate"), tr("Translate"), tr("Kitchen")}) {
         auto* button = new QPushButton(name);
         button->setObjectName(QStringLiteral("place"));
         button->setCheckable(true);
         button->setAccessibleName(tr("Workspace %1").arg(name));
-        button->setToolTip(tr("Ctrl+%1").arg(index + 1));
+        button->setToolTip(index == 2 ? tr("Ctrl+K") : tr("Ctrl+%1").arg(index + 1));
         places_->addButton(button, index++);
         line->addWidget(button);
     }
@@ -51,8 +56,8 @@ TopBar::TopBar(Document& document, QWidget* parent)
         button->setAccessibleName(name);
         line->addWidget(button);
     }
-    connect(undo_, &QToolButton::clicked, &document_.undoStack(), &QUndoStack::undo);
-    connect(redo_, &QToolButton::clicked, &document_.undoStack(), &QUndoStack::redo);
+    connect(undo_, &QToolButton::clicked, &document_, &Document::undo);
+    connect(redo_, &QToolButton::clicked, &document_, &Document::redo);
     connect(places_, &QButtonGroup::idClicked, this, &TopBar::workspaceChosen);
     connect(&document_, &Document::changed, this, &TopBar::refresh);
     connect(&document_, &Document::unitsChanged, this, &TopBar::refresh);
@@ -82,19 +87,20 @@ void TopBar::refresh() {
                                       : tr("Nothing to undo"));
     redo_->setToolTip(stack.canRedo() ? tr("Redo %1  (Ctrl+Shift+Z)").arg(stack.redoText())
                                       : tr("Nothing to redo"));
-    book_->setText(open ? QFileInfo(text(document_.book().path())).completeBaseName()
-                        : tr("Dynamet"));
+    const QString name =
+        open ? QFileInfo(text(document_.book().path())).completeBaseName() : tr("Dynamet");
+    book_->setText(book_->fontMetrics().elidedText(name, Qt::ElideRight, 150));
+    book_->setEnabled(open);
     const kitchen::Site* site = open ? findSite(document_.kitchen(), siteId_) : nullptr;
     if (!site && open && !document_.kitchen().sites.empty())
         site = &document_.kitchen().sites.front();
     site_->setText(
-        site ? tr("%1 · %2 m · water boils at %3")
-                   .arg(text(site->name))
-                   .arg(site->altitudeM)
-                   .arg(text(printFixed(
+        site ? tr("%1 · %2 · water boils at %3")
+                   .arg(text(site->name), kinds::height(document_.units()).show(site->altitudeM),
+                        text(printFixed(
                             numberIn(boilingPointAt(*site), document_.units().temperature()), 1)) +
-                        QStringLiteral(" ") +
-                        QString::fromUtf8(unitSign(document_.units().temperature())))
+                            QStringLiteral(" ") +
+                            QString::fromUtf8(unitSign(document_.units().temperature())))
              : QString());
 }
 

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/shell/document.h"
+#include "app/widgets/elided_label.h"
 
 #include <QButtonGroup>
 #include <QLabel>
@@ -23,13 +24,15 @@ class TopBar : public QWidget {
 
   signals:
     void workspaceChosen(int index);
+    /// Another book, or a new one.
+    void booksWanted();
 
   private:
     void refresh();
     Document& document_;
     std::string siteId_;
-    QLabel* book_;
-    QLabel* site_;
+    QPushButton* book_;
+    ElidedLabel* site_;
     QButtonGroup* places_;
     QPushButton* units_;
     QToolButton* undo_;

@@ -18,7 +18,7 @@ OutcomePane::OutcomePane(Document& document, QWidget* parent)
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(14, 12, 14, 12);
     box->setSpacing(8);
-    auto* overline = new QLabel(tr("WHAT IT MUST BECOME"));
+    auto* overline = new QLabel(tr("THE OUTCOME"));
     overline->setObjectName(QStringLiteral("overline"));
     readout_->setObjectName(QStringLiteral("readout"));
     readout_->setAccessibleName(tr("Core peak"));

@@ -3,20 +3,23 @@
 
 #include "app/translate/piece_dialog.h"
 
+#include "app/widgets/quantity_kinds.h"
 #include "food/seasoning.h"
 #include "quantity/parse_measures.h"
 
-#include <QFormLayout>
-#include <QVBoxLayout>
+#include <QGridLayout>
+#include <QSignalBlocker>
 
 namespace dynamet::app {
 namespace {
 
-template <class Range, class Name>
-QStringList namesOf(const Range& range, Name name) {
+constexpr double kThinnestM = 1e-3, kThickestM = 0.4;
+
+template <class Range>
+QStringList namesOf(const Range& range) {
     QStringList out;
     for (const auto& one : range)
-        out << text(name(one));
+        out << text(one.name);
     return out;
 }
 
@@ -26,94 +29,74 @@ int placeOf(const Range& all, const std::string& id) {
     return at == all.end() ? -1 : static_cast<int>(at - all.begin());
 }
 
+heat::Shape shapeOf(const food::Food& food) {
+    return heat::shapeOf(food.shape).value_or(heat::Shape::slab);
+}
+
 } // namespace
 
-QComboBox* PieceDialog::combo(const QString& name, const QStringList& words, int at) {
-    auto* out = new QComboBox;
-    out->addItems(words);
-    out->setCurrentIndex(std::max(at, 0));
-    out->setAccessibleName(name);
-    return out;
-}
-
-QLineEdit* PieceDialog::lengthField(const QString& name, double metres) {
-    auto* out = new QLineEdit(text(printLength(metres, document_.units().inches)));
-    out->setAccessibleName(name);
-    return out;
-}
-
 PieceDialog::PieceDialog(Document& document, const book::RecipeRecord& recipe, QWidget* parent)
-    : QDialog(parent), document_(document), recipe_(recipe),
-      scales_(food::scalesWith(document.choices().scales)), foot_(new DialogFoot(this)) {
-    setWindowTitle(tr("The piece"));
+    : FormDialog(document, tr("The piece"), parent), recipe_(recipe),
+      scales_(food::scalesWith(document.choices().scales)) {
     buildChoosers();
     buildMeasures();
-    auto* box = new QVBoxLayout(this);
-    auto* form = new QFormLayout;
-    box->addLayout(form);
-    for (QWidget* field :
-         std::initializer_list<QWidget*>{food_, form_, shape_, thickness_, others_, rounds_, width_,
-                                         bone_, cap_, surface_, start_, fat_, scale_, level_})
-        form->addRow(field->accessibleName(), field);
-    form->addRow(tr("On it"), buildSeasonings());
-    box->addWidget(foot_);
-    connect(foot_, &DialogFoot::saveWanted, this, &PieceDialog::take);
     connect(scale_, &QComboBox::currentIndexChanged, this, &PieceDialog::fillLevels);
-    connect(food_, &QComboBox::currentIndexChanged, this, [this] {
-        takeUsualShape();
-        fillLevels();
-    });
+    connect(food_, &QComboBox::currentIndexChanged, this, &PieceDialog::takeFood);
+    connect(shape_, &QComboBox::currentIndexChanged, this, &PieceDialog::showMeasures);
     fillLevels();
+    showMeasures();
 }
 
 void PieceDialog::buildChoosers() {
     const cook::FoodPiece& piece = recipe_.piece;
-    const auto& foods = food::shippedFoods();
-    food_ = combo(tr("Food"), namesOf(foods, [](const auto& f) { return f.name; }),
-                  placeOf(foods, piece.food.id));
-    form_ = combo(tr("Form"), {tr("intact"), tr("bladed"), tr("rolled"), tr("minced")},
-                  static_cast<int>(piece.form));
-    shape_ =
-        combo(tr("Shape"),
-              {tr("slab"), tr("long and round"), tr("ball"), tr("block"), tr("round, flat ends")},
-              static_cast<int>(piece.shape));
-    bone_ = combo(tr("Bone"), {tr("none"), tr("under the first face"), tr("along one side")},
-                  static_cast<int>(piece.bone));
-    surface_ =
-        combo(tr("Surface"), {tr("patted dry"), tr("wet"), tr("air-dried"), tr("salted ahead")},
-              static_cast<int>(piece.surface));
-    QStringList fats{tr("none")};
-    fats << namesOf(food::shippedFats(), [](const auto& f) { return f.name; });
-    fat_ = combo(tr("Fat it is fried in"), fats, placeOf(food::shippedFats(), piece.fat) + 1);
-    scale_ = combo(tr("Doneness scale"), namesOf(scales_, [](const auto& s) { return s.name; }), 0);
-    level_ = combo(tr("Doneness"), {}, 0);
+    food_ = addChoice(tr("Food"), namesOf(food::shippedFoods()),
+                      std::max(0, placeOf(food::shippedFoods(), piece.food.id)));
+    food_->setMaxVisibleItems(20);
+    scale_ = addChoice(tr("Doneness scale"), namesOf(scales_), 0);
+    level_ = addChoice(tr("Doneness"), {}, -1);
+    form_ = addChoice(tr("Form"), {tr("intact"), tr("bladed"), tr("rolled"), tr("minced")},
+                      static_cast<int>(piece.form));
+    shape_ = addChoice(
+        tr("Shape"),
+        {tr("slab"), tr("long and round"), tr("ball"), tr("block"), tr("round, flat ends")},
+        static_cast<int>(piece.shape));
 }
 
 void PieceDialog::buildMeasures() {
     const cook::FoodPiece& piece = recipe_.piece;
     const Units& units = document_.units();
-    thickness_ = lengthField(tr("Thickness or diameter"), piece.thicknessM);
-    width_ = lengthField(tr("Width"), piece.widthM);
-    cap_ = lengthField(tr("Fat cap"), piece.fatCapM);
+    thickness_ = addQuantity(tr("Thickness or diameter"),
+                             kinds::length(units, kThinnestM, kThickestM), piece.thicknessM);
+    width_ = addQuantity(tr("Width"), kinds::length(units, kThinnestM, kThickestM), piece.widthM);
+    start_ = addQuantity(tr("Start temperature"), kinds::temperature(units, -40, 90), piece.startK);
+    QStringList others;
+    for (const double thickness : piece.othersM)
+        others << text(printLength(thickness, units.inches));
+    others_ = addText(tr("Other pieces, their thickness"), plain(others.join(QStringLiteral("; "))),
+                      tr("none, or 30 mm; 36 mm"));
     rounds_ = new QSpinBox;
     rounds_->setRange(1, 20);
     rounds_->setButtonSymbols(QAbstractSpinBox::NoButtons);
     rounds_->setValue(piece.rounds);
     rounds_->setAccessibleName(tr("Rounds, one after another"));
-    QStringList others;
-    for (const double thickness : piece.othersM)
-        others << text(printLength(thickness, units.inches));
-    others_ = new QLineEdit(others.join(QStringLiteral(", ")));
-    others_->setAccessibleName(tr("Other pieces, their thickness"));
-    others_->setPlaceholderText(tr("none, or 30 mm, 36 mm"));
-    start_ = new QLineEdit(
-        text(printTemperature(Temperature::kelvin(piece.startK), units.temperature())));
-    start_->setAccessibleName(tr("Start temperature"));
+    form().addRow(rounds_->accessibleName(), rounds_);
+    bone_ = addChoice(tr("Bone"), {tr("none"), tr("under the first face"), tr("along one side")},
+                      static_cast<int>(piece.bone));
+    cap_ = addQuantity(tr("Fat cap"), kinds::length(units, 0, kThickestM), piece.fatCapM);
+    surface_ =
+        addChoice(tr("Surface"), {tr("patted dry"), tr("wet"), tr("air-dried"), tr("salted ahead")},
+                  static_cast<int>(piece.surface));
+    fat_ =
+        addChoice(tr("Fat it is fried in"), QStringList{tr("none")} + namesOf(food::shippedFats()),
+                  placeOf(food::shippedFats(), piece.fat) + 1);
+    form().addRow(tr("On it"), buildSeasonings());
 }
 
-QLayout* PieceDialog::buildSeasonings() {
+QWidget* PieceDialog::buildSeasonings() {
     const auto& on = recipe_.piece.seasonings;
-    auto* grid = new QGridLayout;
+    auto* out = new QWidget;
+    auto* grid = new QGridLayout(out);
+    grid->setContentsMargins(0, 0, 0, 0);
     for (const food::Seasoning& one : food::shippedSeasonings()) {
         auto* check = new QCheckBox(text(one.name));
         check->setChecked(std::find(on.begin(), on.end(), one.id) != on.end());
@@ -121,48 +104,102 @@ QLayout* PieceDialog::buildSeasonings() {
         grid->addWidget(check, at / 2, at % 2);
         on_.push_back(check);
     }
-    return grid;
+    return out;
 }
 
-/// Another food comes in its usual shape and measures; they can be changed again.
-void PieceDialog::takeUsualShape() {
-    const auto& food = food::shippedFoods()[static_cast<std::size_t>(food_->currentIndex())];
-    const auto shape = heat::shapeOf(food.shape).value_or(heat::Shape::slab);
-    shape_->setCurrentIndex(static_cast<int>(shape));
-    const bool inches = document_.units().inches;
-    thickness_->setText(text(printLength(food.thicknessM, inches)));
-    if (isCrossSection(shape))
-        width_->setText(text(printLength(food.widthM, inches)));
+const food::Food& PieceDialog::food() const {
+    return food::shippedFoods()[static_cast<std::size_t>(food_->currentIndex())];
 }
 
-/// The levels that the scale has for this food, and first the recipe's own.
+const food::DonenessScale& PieceDialog::scale() const {
+    return scales_[static_cast<std::size_t>(scale_->currentIndex())];
+}
+
+/// Another food comes as it usually is, with a doneness of its own; all of it can be changed again.
+void PieceDialog::takeFood() {
+    const food::Food& now = food();
+    const bool own = now.id == recipe_.piece.food.id;
+    const cook::FoodPiece& piece = recipe_.piece;
+    shape_->setCurrentIndex(static_cast<int>(own ? piece.shape : shapeOf(now)));
+    form_->setCurrentIndex(static_cast<int>(own ? piece.form : now.usualForm));
+    thickness_->setValue(own ? piece.thicknessM : now.thicknessM);
+    width_->setValue(own ? piece.widthM : now.widthM);
+    start_->setValue(own ? piece.startK : now.usualStartK);
+    cap_->setValue(own ? piece.fatCapM : 0);
+    bone_->setCurrentIndex(own ? static_cast<int>(piece.bone) : 0);
+    others_->clear();
+    const QSignalBlocker quiet(scale_);
+    for (int i = 0; i < scale_->count() && levelsOf(scale(), now.foodClass).empty(); ++i)
+        scale_->setCurrentIndex(i);
+    fillLevels();
+    showMeasures();
+}
+
+/// The levels that the scale has for this food; first the recipe's own, as long as the food is.
 void PieceDialog::fillLevels() {
     level_->clear();
-    level_->addItem(tr("as written: %1").arg(text(recipe_.goal.words)));
-    const auto& food = food::shippedFoods()[static_cast<std::size_t>(food_->currentIndex())];
-    const auto& scale = scales_[static_cast<std::size_t>(scale_->currentIndex())];
+    const bool own = food().id == recipe_.piece.food.id;
+    if (own)
+        level_->addItem(recipe_.lastForS > 0 ? tr("what the recipe's time gives")
+                                             : tr("as written: %1").arg(text(recipe_.goal.words)));
     const auto unit = document_.units().temperature();
-    for (const food::DonenessLevel& level : levelsOf(scale, food.foodClass))
+    const auto levels = levelsOf(scale(), food().foodClass);
+    for (const food::DonenessLevel& level : levels)
         level_->addItem(tr("%1, %2 to %3")
                             .arg(text(level.name),
                                  text(printTemperature(Temperature::kelvin(level.lowK), unit)),
                                  text(printTemperature(Temperature::kelvin(level.highK), unit))));
-    scale_->setToolTip(tr("read %1").arg(QString::fromUtf8(words(scale.readAt))));
+    level_->setCurrentIndex(own ? 0 : static_cast<int>(levels.size() / 2));
+    scale_->setToolTip(tr("read %1").arg(QString::fromUtf8(words(scale().readAt))));
 }
 
-void PieceDialog::take() {
+void PieceDialog::showMeasures() {
+    const auto shape = static_cast<heat::Shape>(shape_->currentIndex());
+    setRowVisible(width_, isCrossSection(shape));
+    setRowVisible(bone_, hasTwoFaces(shape));
+    setRowVisible(cap_, hasTwoFaces(shape));
+}
+
+Result<bool> PieceDialog::takeMeasures(cook::FoodPiece& piece) const {
+    piece.thicknessM = **thickness_->value();
+    piece.widthM = **width_->value();
+    piece.startK = **start_->value();
+    piece.fatCapM = hasTwoFaces(piece.shape) ? **cap_->value() : 0;
+    piece.rounds = rounds_->value();
+    piece.othersM.clear();
     const double unit = document_.units().inches ? 0.0254 : 1e-3;
-    const auto thickness = parseLengthM(plain(thickness_->text()), unit),
-               width = parseLengthM(plain(width_->text()), unit),
-               cap = parseLengthM(plain(cap_->text()), unit);
-    const auto start = parseTemperature(plain(start_->text()), document_.units().temperature());
+    QString typed = others_->text();
+    typed.replace(QStringLiteral(", "), QStringLiteral("; "));
+    for (const QString& one : typed.split(QLatin1Char(';'), Qt::SkipEmptyParts)) {
+        const auto other = parseLengthM(plain(one.trimmed()), unit);
+        if (!other)
+            return tl::unexpected(other.error().in(plain(others_->accessibleName())));
+        piece.othersM.push_back(*other);
+    }
+    return true;
+}
+
+Result<translate::Goal> PieceDialog::goal() const {
+    const bool own = food().id == recipe_.piece.food.id;
+    const int level = level_->currentIndex() - (own ? 1 : 0);
+    const auto levels = levelsOf(scale(), food().foodClass);
+    if (level >= 0 && level < static_cast<int>(levels.size()))
+        return translate::goalOf(scale(), levels[static_cast<std::size_t>(level)]);
+    if (!own)
+        return fail(Errc::invalidArgument,
+                    plain(tr("Doneness: no scale has a level for this food; write the recipe's "
+                             "time in its last stage instead")));
+    return recipe_.goal;
+}
+
+Result<bool> PieceDialog::take() {
     book::RecipeRecord changed = recipe_;
     cook::FoodPiece& piece = changed.piece;
-    const auto& food = food::shippedFoods()[static_cast<std::size_t>(food_->currentIndex())];
-    piece.food = food;
+    piece.food = food();
     piece.form = static_cast<food::Form>(form_->currentIndex());
     piece.shape = static_cast<heat::Shape>(shape_->currentIndex());
-    piece.bone = static_cast<heat::Bone>(bone_->currentIndex());
+    piece.bone = hasTwoFaces(piece.shape) ? static_cast<heat::Bone>(bone_->currentIndex())
+                                          : heat::Bone::none;
     piece.surface = static_cast<cook::SurfaceState>(surface_->currentIndex());
     piece.fat = fat_->currentIndex() > 0
                     ? food::shippedFats()[static_cast<std::size_t>(fat_->currentIndex() - 1)].id
@@ -171,38 +208,22 @@ void PieceDialog::take() {
     for (std::size_t i = 0; i < on_.size(); ++i)
         if (on_[i]->isChecked())
             piece.seasonings.push_back(food::shippedSeasonings()[i].id);
-    std::optional<Error> wrong;
-    for (const auto* length : {&thickness, &width, &cap})
-        if (!*length)
-            wrong = length->error();
-    piece.rounds = rounds_->value();
-    piece.othersM.clear();
-    for (const QString& one : others_->text().split(QLatin1Char(','), Qt::SkipEmptyParts)) {
-        const auto other = parseLengthM(plain(one.trimmed()), unit);
-        if (!other)
-            wrong = other.error();
-        else
-            piece.othersM.push_back(*other);
-    }
-    if (!start)
-        wrong = start.error();
-    if (!wrong) {
-        piece.thicknessM = *thickness;
-        piece.widthM = *width;
-        piece.fatCapM = *cap;
-        piece.startK = start->kelvin();
-        const int level = level_->currentIndex() - 1;
-        const auto& scale = scales_[static_cast<std::size_t>(scale_->currentIndex())];
-        const auto levels = levelsOf(scale, food.foodClass);
-        if (level >= 0 && level < static_cast<int>(levels.size()))
-            changed.goal = translate::goalOf(scale, levels[static_cast<std::size_t>(level)]);
-        if (const auto fits = cook::checkPiece(piece, changed.goal.coreK); !fits)
-            wrong = fits.error();
-    }
-    if (wrong)
-        return foot_->showProblem(*wrong);
+    if (const auto measures = takeMeasures(piece); !measures)
+        return measures;
+    const auto wanted = goal();
+    if (!wanted)
+        return tl::unexpected(wanted.error());
+    changed.goal = *wanted;
+    const bool byClock = changed.lastForS > 0;
+    if (!byClock)
+        if (const auto makes = food::checkDoneness(scales_, piece.food, changed.goal.coreK,
+                                                   document_.units().fahrenheit);
+            !makes)
+            return makes;
+    if (const auto fits = cook::checkPiece(piece, byClock ? 1e9 : changed.goal.coreK); !fits)
+        return fits;
     recipe_ = changed;
-    accept();
+    return true;
 }
 
 } // namespace dynamet::app

@@ -15,17 +15,18 @@ namespace dynamet::app {
 
 ReachPane::ReachPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), model_(new RowsModel(document, this)),
-      progress_(new QLabel), list_(new QListView), stack_(new QStackedWidget),
-      detailTitle_(new QLabel), detailPull_(new QLabel), detailStages_(new QLabel),
-      detailLines_(new QLabel), detailWarnings_(new QLabel), cuts_(new CutsPane(document)),
-      curves_(new Plot), back_(new QPushButton(tr("Back to all rows"))) {
+      progress_(new QLabel), list_(new QListView), ruler_(new AxisRuler(*model_)),
+      others_(new QPushButton), stack_(new QStackedWidget), detailTitle_(new QLabel),
+      detailPull_(new QLabel), detailStages_(new QLabel), detailLines_(new QLabel),
+      detailWarnings_(new QLabel), cuts_(new CutsPane(document)), curves_(new Plot),
+      back_(new QPushButton(tr("Back to all rows"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 12, 0, 12);
     auto* head = new QHBoxLayout;
     head->setContentsMargins(14, 0, 14, 0);
-    auto* overline = new QLabel(tr("REACH IT ON"));
+    auto* overline = new QLabel(tr("ON YOUR APPLIANCES"));
     overline->setObjectName(QStringLiteral("overline"));
     progress_->setObjectName(QStringLiteral("quiet"));
     progress_->setAccessibleName(tr("Progress of the translation"));
@@ -57,9 +58,21 @@ QWidget* ReachPane::buildList() {
     connect(list_, &QListView::clicked, this,
             [this](const QModelIndex& index) { openRow(index.row()); });
     box->addWidget(list_, 1);
+    list_->setMouseTracking(true);
+    list_->viewport()->installEventFilter(this);
+    box->addWidget(ruler_);
+    others_->setAccessibleName(tr("Appliances that cannot hold this food"));
+    others_->setFlat(true);
+    others_->setCheckable(true);
+    others_->hide();
+    connect(others_, &QPushButton::toggled, this, [this](bool all) {
+        model_->showAll(all);
+        showOthers();
+    });
+    box->addWidget(others_, 0, Qt::AlignLeft);
     auto* legend = new QLabel(
-        tr("Bar: from look to latest, the thick mark is expected; hatched: may be past the band; "
-           "hollow triangle: where the rule of thumb would pull."));
+        tr("Bar: from look to latest; thick mark: expected. Triangle: where the rule of thumb "
+           "would pull."));
     legend->setObjectName(QStringLiteral("quiet"));
     legend->setWordWrap(true);
     legend->setContentsMargins(14, 4, 14, 0);
@@ -120,11 +133,35 @@ QWidget* ReachPane::buildDetail() {
 
 void ReachPane::showProgress(int done, int total) {
     progress_->setText(done < total ? tr("%1 of %2").arg(done).arg(total)
-                                    : tr("%1 rows").arg(total));
+                                    : tr("%1 places").arg(total));
+    if (done >= total)
+        showOthers();
 }
 
 void ReachPane::showProblem(const QString& words) {
+    model_->clear();
+    stack_->setCurrentIndex(0);
+    showOthers();
     progress_->setText(words);
+}
+
+void ReachPane::showOthers() {
+    const int hidden = model_->hidden();
+    others_->setVisible(hidden > 0 || others_->isChecked());
+    others_->setText(others_->isChecked()
+                         ? tr("Hide what cannot hold this food")
+                         : tr("%1 more cannot hold this food: show why").arg(hidden));
+}
+
+/// Rows keep their places under the pointer.
+bool ReachPane::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::Enter)
+        model_->setWatched(true);
+    if (event->type() == QEvent::Leave) {
+        model_->setWatched(false);
+        showOthers();
+    }
+    return QWidget::eventFilter(watched, event);
 }
 
 bool ReachPane::isOpen() const {
@@ -160,7 +197,7 @@ void ReachPane::refreshOpenRow() {
         detailTitle_->setText(
             text(rowTitle(item.row, document_.kitchen(), document_.units().wording())));
         detailPull_->setText(item.row.reached ? text(pullWords(item.row, units))
-                                              : tr("not reached"));
+                                              : reasonOf(item.row));
         QStringList stages, warnings;
         for (const std::string& line : rowStageLines(item.row, *model_->prepared(), units))
             stages << text(line);

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/translate/axis_ruler.h"
 #include "app/translate/cuts_pane.h"
 #include "app/translate/rows_model.h"
 #include "app/widgets/plot.h"
@@ -21,6 +22,7 @@ class ReachPane : public QWidget {
     explicit ReachPane(Document& document, QWidget* parent = nullptr);
     RowsModel& rows() { return *model_; }
     void showProgress(int done, int total);
+    /// Clears all rows and says why.
     void showProblem(const QString& words);
     void openRow(int at);
     void closeRow();
@@ -38,16 +40,20 @@ class ReachPane : public QWidget {
 
   protected:
     void keyPressEvent(QKeyEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
     QWidget* buildList();
     QWidget* buildDetail();
+    void showOthers();
     void drawCurves(const cook::Outcome& outcome);
     void showLines(const translate::Row& row, const std::vector<std::string>& more);
     Document& document_;
     RowsModel* model_;
     QLabel* progress_;
     QListView* list_;
+    AxisRuler* ruler_;
+    QPushButton* others_; ///< what cannot hold the food, on demand
     QStackedWidget* stack_;
     QLabel* detailTitle_;
     QLabel* detailPull_;

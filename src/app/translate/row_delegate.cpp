@@ -38,11 +38,6 @@ void paintBar(QPainter& p, const Axis& axis, int top, const translate::Row& row)
     const int look = axis.at(w.lookS),
               latest = w.latestS ? axis.at(*w.latestS) : axis.left + axis.width;
     p.fillRect(QRect(look, top, std::max(2, latest - look), kBarHeight), QColor(0xb3, 0xc0, 0xc4));
-    if (w.overshootS && axis.at(*w.overshootS) < latest) {
-        const int over = axis.at(*w.overshootS);
-        p.fillRect(QRect(over, top, latest - over, kBarHeight),
-                   QBrush(QColor(0x7a, 0x88, 0x8b), Qt::BDiagPattern));
-    }
     p.fillRect(QRect(axis.at(w.expectS) - 1, top - 3, 3, kBarHeight + 6), look::kInk);
 }
 
@@ -94,26 +89,39 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     p.setFont(look::textFont(13));
     if (item.pending) {
         p.drawText(second, Qt::AlignVCenter, QObject::tr("being computed"));
-        p.fillRect(QRect(second.left(), area.top() + kBarTop, second.width(), kBarHeight),
-                   QBrush(look::kRule, Qt::BDiagPattern));
+        p.fillRect(QRect(second.left(), area.top() + kBarTop + kBarHeight / 2, second.width(), 1),
+                   look::kRule);
         p.restore();
         return;
     }
     if (!row.reached) {
-        p.drawText(second, Qt::AlignVCenter, QObject::tr("not reached: %1").arg(text(row.reason)));
+        const QRect reason(second.left(), second.top(), second.width(),
+                           area.bottom() - second.top() - 3);
+        p.drawText(reason, Qt::TextWordWrap, reasonOf(row));
         p.restore();
         return;
     }
     p.drawText(first, Qt::AlignVCenter | Qt::AlignRight, right);
     QString crust =
         model->prepared() ? text(crustWords(row, model->prepared()->outcome)) : QString();
-    p.drawText(second, Qt::AlignVCenter, text(timeWords(row)));
+    // Times first, the caution next, the crust where there is room left: nothing overprints.
     const QString caution = cautionWord(row);
-    p.drawText(second, Qt::AlignVCenter | Qt::AlignRight, crust);
+    const QFontMetrics metrics = p.fontMetrics();
+    const int gap = 12;
+    int room = second.width();
+    const QString times = text(timeWords(row));
+    int cautionWide = caution.isEmpty() ? 0 : metrics.horizontalAdvance(caution) + gap;
+    const int timesWide = std::min(metrics.horizontalAdvance(times), room - cautionWide);
+    p.drawText(QRect(second.left(), second.top(), timesWide, second.height()), Qt::AlignVCenter,
+               metrics.elidedText(times, Qt::ElideRight, timesWide));
+    room -= timesWide + cautionWide;
+    const int crustWide = metrics.horizontalAdvance(crust) + gap;
+    if (crustWide <= room)
+        p.drawText(second, Qt::AlignVCenter | Qt::AlignRight, crust);
     if (!caution.isEmpty()) {
-        const int used = p.fontMetrics().horizontalAdvance(crust) + 12;
         p.setPen(look::kCaution);
-        p.drawText(second.adjusted(0, 0, -used, 0), Qt::AlignVCenter | Qt::AlignRight, caution);
+        p.drawText(second.adjusted(0, 0, crustWide <= room ? -crustWide : 0, 0),
+                   Qt::AlignVCenter | Qt::AlignRight, caution);
     }
     const Axis axis{second.left(), second.width(), model->axisEndS()};
     paintBar(p, axis, area.top() + kBarTop, row);

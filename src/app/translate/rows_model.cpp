@@ -7,6 +7,15 @@
 
 namespace dynamet::app {
 
+QString reasonOf(const translate::Row& row) {
+    const QString reason = text(row.reason);
+    if (!row.held)
+        return QObject::tr("not for this food: %1").arg(reason);
+    return reason.startsWith(QLatin1String("not known"))
+               ? reason
+               : QObject::tr("not reached: %1").arg(reason);
+}
+
 RowsModel::RowsModel(Document& document, QObject* parent)
     : QAbstractListModel(parent), document_(document) {}
 
@@ -24,7 +33,7 @@ QVariant RowsModel::data(const QModelIndex& index, int role) const {
     if (it.pending)
         return tr("%1: being computed").arg(title);
     if (!it.row.reached)
-        return tr("%1: not reached, %2").arg(title, text(it.row.reason));
+        return tr("%1: %2").arg(title, reasonOf(it.row));
     QString words =
         title + QStringLiteral(", ") + text(pullWords(it.row, document_.units().wording()));
     if (it.row.window)
@@ -38,6 +47,12 @@ QVariant RowsModel::data(const QModelIndex& index, int role) const {
 
 void RowsModel::begin(TranslationWorker::PreparedPointer prepared) {
     prepared_ = std::move(prepared);
+    if (!hidden_.empty()) {
+        beginResetModel();
+        items_.insert(items_.end(), hidden_.begin(), hidden_.end());
+        hidden_.clear();
+        endResetModel();
+    }
     const bool same = items_.size() == prepared_->targets.size() &&
                       std::all_of(items_.begin(), items_.end(), [this](const Item& it) {
                           return std::find(prepared_->targets.begin(), prepared_->targets.end(),
@@ -75,6 +90,44 @@ void RowsModel::take(const translate::Row& row, bool complete) {
     emit dataChanged(index(0), index(rowCount() - 1));
 }
 
+void RowsModel::clear() {
+    beginResetModel();
+    items_.clear();
+    hidden_.clear();
+    prepared_.reset();
+    endResetModel();
+}
+
+void RowsModel::setWatched(bool watched) {
+    watched_ = watched;
+    if (!watched && due_)
+        rank();
+}
+
+void RowsModel::showAll(bool all) {
+    all_ = all;
+    beginResetModel();
+    items_.insert(items_.end(), hidden_.begin(), hidden_.end());
+    hidden_.clear();
+    endResetModel();
+    rank();
+}
+
+/// What cannot hold the food leaves the list; `showAll` brings it back with its reasons.
+void RowsModel::hideUnheld() {
+    if (all_)
+        return;
+    const auto cannot = [](const Item& it) { return !it.pending && !it.row.held; };
+    for (std::size_t i = items_.size(); i-- > 0;) {
+        if (!cannot(items_[i]))
+            continue;
+        beginRemoveRows({}, static_cast<int>(i), static_cast<int>(i));
+        hidden_.push_back(items_[i]);
+        items_.erase(items_.begin() + static_cast<std::ptrdiff_t>(i));
+        endRemoveRows();
+    }
+}
+
 void RowsModel::setHeld(bool held) {
     held_ = held;
     if (!held)
@@ -82,8 +135,10 @@ void RowsModel::setHeld(bool held) {
 }
 
 void RowsModel::rank() {
-    if (held_ || !prepared_)
+    due_ = held_ || watched_;
+    if (due_ || !prepared_)
         return;
+    hideUnheld();
     emit layoutAboutToBeChanged();
     const QModelIndexList before = persistentIndexList();
     std::vector<translate::Target> targets;

@@ -10,6 +10,9 @@
 
 namespace dynamet::app {
 
+/// Why a row has no answer: not reached, not known, or not for this food.
+QString reasonOf(const translate::Row& row);
+
 /// The rows of a translation in the order they are shown. They keep their places while `held`;
 /// ranked again otherwise.
 class RowsModel : public QAbstractListModel {
@@ -29,7 +32,14 @@ class RowsModel : public QAbstractListModel {
     void take(const translate::Row& row, bool complete);
     void markPending();
     void setHeld(bool held);
+    /// Nothing moves while the pointer is over the rows: they are ranked when it has left.
+    void setWatched(bool watched);
     void rank();
+    /// Nobody's result stays on the screen.
+    void clear();
+    /// With or without what cannot hold the food at all.
+    void showAll(bool all);
+    int hidden() const { return static_cast<int>(hidden_.size()); }
     double axisEndS() const;
     std::vector<translate::Row> rows() const;
     const translate::Prepared* prepared() const { return prepared_.get(); }
@@ -39,7 +49,9 @@ class RowsModel : public QAbstractListModel {
     Document& document_;
     TranslationWorker::PreparedPointer prepared_;
     std::vector<Item> items_;
-    bool held_ = false;
+    void hideUnheld();
+    std::vector<Item> hidden_; ///< what cannot hold the food
+    bool held_ = false, watched_ = false, due_ = false, all_ = false;
 };
 
 } // namespace dynamet::app

@@ -162,7 +162,10 @@ Result<book::StageRecord> StageEdit::stage() const {
     if (!here)
         return fail(Errc::invalidArgument, "the kitchen has no appliance yet: add one first");
     translate::WrittenStage& stage = out.stage;
-    stage.place = {here->id, setting_->setting(), plain(zone_->currentText()),
+    const auto setting = setting_->setting();
+    if (!setting)
+        return tl::unexpected(setting.error());
+    stage.place = {here->id, *setting, plain(zone_->currentText()),
                    isHob(here->kind) ? plain(vessel_->currentData().toString()) : "",
                    hasLid(here->kind) && lid_->isChecked()};
     out.settingText = settingText(here->controls, stage.place.setting);

@@ -42,7 +42,7 @@ TranslatePage::TranslatePage(Document& document, QWidget* parent)
     });
     connect(&worker_, &TranslationWorker::failed, this, [this](const QString& reason) {
         outcome_->showProblem(tr("! %1").arg(reason));
-        reach_->showProblem(tr("No row: the recipe cannot be simulated where it was written."));
+        reach_->showProblem(tr("Nothing to show: see why in the middle."));
     });
     connect(&worker_, &TranslationWorker::rowReady, this,
             [this](const translate::Row& row, bool complete) {
@@ -51,7 +51,10 @@ TranslatePage::TranslatePage(Document& document, QWidget* parent)
                 if (reach_->openTarget() == row.target)
                     reach_->refreshOpenRow();
             });
-    connect(&worker_, &TranslationWorker::finished, this, [this] { reach_->rows().rank(); });
+    connect(&worker_, &TranslationWorker::finished, this, [this] {
+        reach_->rows().rank();
+        reach_->showProgress(worker_.done(), worker_.total());
+    });
     connect(reach_, &ReachPane::detailWanted, this, [this](const translate::Row& row) {
         worker_.askDetail(row, document_.units().inches);
     });
@@ -73,7 +76,9 @@ void TranslatePage::activate() {
 void TranslatePage::ask() {
     const auto request = written_->request();
     if (!request) {
+        worker_.cancel();
         outcome_->showProblem(tr("Write or open a recipe first."));
+        reach_->showProblem(QString());
         return;
     }
     std::vector<HeldRow> first;

@@ -18,6 +18,8 @@
 namespace dynamet::app {
 namespace {
 
+constexpr double kThicknessStepM = 0.001;
+
 /// The recipe with its heat words marked; offsets are bytes of UTF-8.
 QString marked(const std::string& recipe) {
     QString out;
@@ -41,25 +43,24 @@ QString marked(const std::string& recipe) {
 
 WrittenPane::WrittenPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), chooser_(new QComboBox), text_(new QLabel),
-      facts_(new QLabel), movesWords_(new QLabel(tr("What moves to another appliance"))),
+      facts_(new QLabel), movesWords_(new QLabel(tr("What goes to the other appliance"))),
       moves_(new QComboBox), piece_(new QLabel) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     thickness_ = new StepperSlider(
-        tr("Thickness"), 0.008, 0.09, 0.001,
+        tr("Thickness"), kThicknessStepM,
         [this](double m) { return text(printLength(m, document_.units().inches)); },
         [this](const QString& typed) {
-            const auto m = parseLengthM(plain(typed), document_.units().inches ? 0.0254 : 1e-3);
-            return m ? std::optional(*m) : std::nullopt;
+            return parseLengthM(plain(typed), document_.units().inches ? 0.0254 : 1e-3);
         });
     start_ = new StepperSlider(
-        tr("Start"), kZeroCelsiusK, kZeroCelsiusK + 30, 1,
+        tr("Start"), 1,
         [this](double k) {
             return text(printTemperature(Temperature::kelvin(k), document_.units().temperature()));
         },
         [this](const QString& typed) {
-            const auto t = parseTemperature(plain(typed), document_.units().temperature());
-            return t ? std::optional(t->kelvin()) : std::nullopt;
+            return parseTemperature(plain(typed), document_.units().temperature())
+                .map([](Temperature t) { return t.kelvin(); });
         });
     build();
     connect(chooser_, &QComboBox::currentIndexChanged, this, &WrittenPane::showRecipe);
@@ -106,7 +107,7 @@ void WrittenPane::build() {
         chooser->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
         chooser->setMinimumContentsLength(12);
     }
-    auto* what = new QLabel(tr("What if it were…"));
+    auto* what = new QLabel(tr("What if"));
     for (QLabel* label : {overline, movesWords_, what})
         label->setObjectName(QStringLiteral("overline"));
     auto* first = new QHBoxLayout;
@@ -187,8 +188,7 @@ void WrittenPane::showRecipe() {
     const book::RecipeRecord before = std::exchange(shown_, *r);
     text_->setText(marked(r->text));
     if (before.id != r->id || !(before.piece == r->piece)) {
-        thickness_->setValue(r->piece.thicknessM);
-        start_->setValue(r->piece.startK);
+        beginWhatIf(r->piece);
     }
     if (before.id != r->id)
         moves_->setCurrentIndex(0);
@@ -197,13 +197,23 @@ void WrittenPane::showRecipe() {
     emit changed();
 }
 
+/// A what-if goes from half to twice the thickness, and from frozen to a warm room.
+void WrittenPane::beginWhatIf(const cook::FoodPiece& piece) {
+    const auto [thin, thick] = cook::thicknessRange(piece);
+    thickness_->begin(piece.thicknessM, thin, thick);
+    const auto [cold, warm] = cook::startRange(piece);
+    start_->begin(piece.startK, cold, warm);
+}
+
 std::optional<translate::Request> WrittenPane::request() const {
     const book::RecipeRecord* r = recipe();
     if (!r)
         return std::nullopt;
     auto out = requestOf(*r, document_.kitchen(), document_.choices());
-    out.piece.thicknessM = thickness_->value();
-    out.piece.startK = start_->value();
+    if (thickness_->moved())
+        out.piece.thicknessM = thickness_->value();
+    if (start_->moved())
+        out.piece.startK = start_->value();
     if (moves_->currentIndex() > 0)
         out.moved = static_cast<std::size_t>(moves_->currentIndex() - 1);
     out.fahrenheit = document_.units().fahrenheit;

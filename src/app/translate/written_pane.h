@@ -36,6 +36,7 @@ class WrittenPane : public QWidget {
     void fillRecipes();
     void showRecipe();
     void showFacts();
+    void beginWhatIf(const cook::FoodPiece& piece);
     void fillMoves();
     /// Says why a change was not kept.
     void keep(const Result<bool>& done);

@@ -4,48 +4,69 @@
 #include "app/widgets/setting_edit.h"
 
 #include "app/shell/units.h"
+#include "kitchen/dial.h"
 
 #include <QComboBox>
-#include <QDoubleSpinBox>
 #include <QHBoxLayout>
-#include <QLabel>
+#include <QSpinBox>
+#include <QVBoxLayout>
 
 namespace dynamet::app {
 
-SettingEdit::SettingEdit(const QString& name, QWidget* parent) : QWidget(parent), name_(name) {
-    auto* box = new QHBoxLayout(this);
+SettingEdit::SettingEdit(const QString& name, Preheat preheat, QWidget* parent)
+    : QWidget(parent), name_(name), preheat_(preheat), problem_(new QLabel) {
+    auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 0, 0, 0);
+    box->setSpacing(2);
+    problem_->setObjectName(QStringLiteral("caution"));
+    problem_->setAccessibleName(tr("%1, what is wrong").arg(name));
+    problem_->setWordWrap(true);
+    problem_->hide();
+    box->addWidget(problem_);
 }
 
 QString SettingEdit::nameOf(const std::string& key) const {
     return QStringLiteral("%1, %2").arg(name_, text(key));
 }
 
+/// All fields can be read: somebody is told; else the reason stands under them.
+void SettingEdit::left() {
+    const auto now = setting();
+    problem_->setVisible(!now);
+    if (!now)
+        return problem_->setText(tr("! %1").arg(text(now.error().message)));
+    emit edited(*now);
+}
+
 SettingEdit::Read SettingEdit::addNumber(const kitchen::Control& control, double value) {
-    auto* field = new QDoubleSpinBox;
-    const bool degrees = control.unit == "C" || control.unit == "F";
-    field->setSuffix(QStringLiteral(" %1%2").arg(degrees ? QString(QChar(0xb0)) : QString(),
-                                                 text(control.unit)));
-    field->setDecimals(control.step < 1 ? 1 : 0);
-    field->setRange(control.low, control.high);
-    field->setSingleStep(control.step);
-    field->setValue(value);
-    field->setButtonSymbols(QAbstractSpinBox::NoButtons);
-    field->setToolTip(tr("%1 to %2 in steps of %3; arrow keys step")
-                          .arg(field->textFromValue(control.low),
-                               field->textFromValue(control.high),
-                               field->textFromValue(control.step)));
+    constexpr int kWidth = 92;
+    auto* field = new QLineEdit(text(dialText(control, value)));
+    field->setFixedWidth(kWidth);
+    field->setToolTip(
+        tr("%1 to %2")
+            .arg(text(dialText(control, control.low)), text(dialText(control, control.high))));
     field->setAccessibleName(nameOf(control.key));
     if (control.kind == kitchen::ControlKind::preheat)
         line_->addWidget(new QLabel(tr("pan at")));
     line_->addWidget(field);
-    return [field]() -> kitchen::ControlValue { return field->value(); };
+    connect(field, &QLineEdit::editingFinished, this, &SettingEdit::left, Qt::QueuedConnection);
+    // What was not touched is what it was, however it is printed.
+    return [this, field, control, value, shown = field->text()]() -> Result<kitchen::ControlValue> {
+        if (field->text() == shown)
+            return kitchen::ControlValue(value);
+        const auto typed = parseDial(control, plain(field->text()));
+        if (!typed)
+            return tl::unexpected(typed.error().in(plain(field->accessibleName())));
+        return kitchen::ControlValue(*typed);
+    };
 }
 
 SettingEdit::Read SettingEdit::addLabel(const kitchen::Control& control, const QString& words,
                                         int at) {
     if (control.labels.size() < 2)
-        return []() -> kitchen::ControlValue { return kitchen::LabelIndex{0}; };
+        return []() -> Result<kitchen::ControlValue> {
+            return kitchen::ControlValue(kitchen::LabelIndex{0});
+        };
     auto* field = new QComboBox;
     for (const kitchen::Label& label : control.labels)
         field->addItem(text(label.text));
@@ -53,8 +74,10 @@ SettingEdit::Read SettingEdit::addLabel(const kitchen::Control& control, const Q
     field->setAccessibleName(nameOf(plain(words)));
     line_->addWidget(new QLabel(words));
     line_->addWidget(field);
-    return
-        [field]() -> kitchen::ControlValue { return kitchen::LabelIndex{field->currentIndex()}; };
+    connect(field, &QComboBox::activated, this, &SettingEdit::left, Qt::QueuedConnection);
+    return [field]() -> Result<kitchen::ControlValue> {
+        return kitchen::ControlValue(kitchen::LabelIndex{field->currentIndex()});
+    };
 }
 
 SettingEdit::Read SettingEdit::addBurners(const kitchen::Control& control,
@@ -63,11 +86,11 @@ SettingEdit::Read SettingEdit::addBurners(const kitchen::Control& control,
     for (std::size_t i = 0; i < control.burners.size(); ++i)
         burners.push_back(
             addLabel(control, text(control.burners[i]), i < levels.size() ? levels[i] : 0));
-    return [burners]() -> kitchen::ControlValue {
+    return [burners]() -> Result<kitchen::ControlValue> {
         std::vector<int> out;
         for (const Read& read : burners)
-            out.push_back(std::get<kitchen::LabelIndex>(read()).index);
-        return out;
+            out.push_back(std::get<kitchen::LabelIndex>(*read()).index);
+        return kitchen::ControlValue(out);
     };
 }
 
@@ -80,48 +103,63 @@ SettingEdit::Read SettingEdit::addCoals(const kitchen::Control& control, kitchen
         out->setAccessibleName(nameOf(plain(words)));
         line_->addWidget(out);
         line_->addWidget(new QLabel(words));
+        connect(out, &QSpinBox::editingFinished, this, &SettingEdit::left, Qt::QueuedConnection);
         return out;
     };
     auto* under = field(tr("coals under"), coals.under);
     auto* lid = field(tr("on the lid"), coals.lid);
-    return [under, lid]() -> kitchen::ControlValue {
-        return kitchen::CoalCount{under->value(), lid->value()};
+    return [under, lid]() -> Result<kitchen::ControlValue> {
+        return kitchen::ControlValue(kitchen::CoalCount{under->value(), lid->value()});
     };
 }
 
+SettingEdit::Read SettingEdit::addControl(const kitchen::Control& control,
+                                          const kitchen::ControlValue& value) {
+    if (control.kind == kitchen::ControlKind::preheat && preheat_ == Preheat::left)
+        return [value]() -> Result<kitchen::ControlValue> { return value; };
+    if (const auto* number = std::get_if<double>(&value))
+        return addNumber(control, *number);
+    if (const auto* levels = std::get_if<std::vector<int>>(&value))
+        return addBurners(control, *levels);
+    if (const auto* coals = std::get_if<kitchen::CoalCount>(&value))
+        return addCoals(control, *coals);
+    return addLabel(control, text(control.key), std::get<kitchen::LabelIndex>(value).index);
+}
+
 void SettingEdit::show(const kitchen::Appliance& appliance, const kitchen::Setting& setting) {
-    delete fields_;
+    const std::string typed = settingText(appliance.controls, setting);
+    const bool fits = kitchen::parseSetting(appliance.controls, typed).has_value();
+    const auto possible =
+        kitchen::possibleSettings(appliance.controls, 8, 64, kitchen::Places::round);
+    const kitchen::Setting shown = fits ? setting : possible[possible.size() / 2];
+    const std::string now = appliance.id + "|" + settingText(appliance.controls, shown);
+    problem_->hide();
+    if (fields_ && now == shownFor_)
+        return;
+    shownFor_ = now;
+    if (fields_) { // a field may be asking for this in its own key
+        fields_->hide();
+        fields_->deleteLater();
+    }
     fields_ = new QWidget;
     line_ = new QHBoxLayout(fields_);
     line_->setContentsMargins(0, 0, 0, 0);
     line_->setSpacing(6);
-    layout()->addWidget(fields_);
+    static_cast<QVBoxLayout*>(layout())->insertWidget(0, fields_);
     read_.clear();
-    const bool fits =
-        kitchen::parseSetting(appliance.controls, settingText(appliance.controls, setting))
-            .has_value();
-    const kitchen::Setting shown =
-        fits ? setting : kitchen::possibleSettings(appliance.controls, 1, 1).front();
-    for (std::size_t i = 0; i < appliance.controls.size(); ++i) {
-        const kitchen::Control& control = appliance.controls[i];
-        const kitchen::ControlValue& value = shown.values[i];
-        if (const auto* number = std::get_if<double>(&value))
-            read_.push_back(addNumber(control, *number));
-        else if (const auto* levels = std::get_if<std::vector<int>>(&value))
-            read_.push_back(addBurners(control, *levels));
-        else if (const auto* coals = std::get_if<kitchen::CoalCount>(&value))
-            read_.push_back(addCoals(control, *coals));
-        else
-            read_.push_back(
-                addLabel(control, text(control.key), std::get<kitchen::LabelIndex>(value).index));
-    }
+    for (std::size_t i = 0; i < appliance.controls.size(); ++i)
+        read_.push_back(addControl(appliance.controls[i], shown.values[i]));
     line_->addStretch();
 }
 
-kitchen::Setting SettingEdit::setting() const {
+Result<kitchen::Setting> SettingEdit::setting() const {
     kitchen::Setting out;
-    for (const Read& read : read_)
-        out.values.push_back(read());
+    for (const Read& read : read_) {
+        auto value = read();
+        if (!value)
+            return tl::unexpected(value.error());
+        out.values.push_back(std::move(*value));
+    }
     return out;
 }
 

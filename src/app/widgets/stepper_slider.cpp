@@ -10,10 +10,10 @@
 
 namespace dynamet::app {
 
-StepperSlider::StepperSlider(const QString& name, double low, double high, double step, Print print,
-                             Parse parse, QWidget* parent)
-    : QWidget(parent), low_(low), step_(step), print_(std::move(print)), parse_(std::move(parse)),
-      slider_(new QSlider(Qt::Horizontal)), field_(new QLineEdit) {
+StepperSlider::StepperSlider(const QString& name, double step, Print print, Parse parse,
+                             QWidget* parent)
+    : QWidget(parent), step_(step), print_(std::move(print)), parse_(std::move(parse)),
+      slider_(new QSlider(Qt::Horizontal)), field_(new QLineEdit), problem_(new QLabel) {
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(2);
@@ -26,7 +26,6 @@ StepperSlider::StepperSlider(const QString& name, double low, double high, doubl
     top->addWidget(field_);
     box->addLayout(top);
     auto* line = new QHBoxLayout;
-    slider_->setRange(0, static_cast<int>(std::lround((high - low) / step)));
     slider_->setPageStep(5);
     slider_->setFixedHeight(32);
     slider_->setAccessibleName(tr("%1, slider").arg(name));
@@ -43,32 +42,62 @@ StepperSlider::StepperSlider(const QString& name, double low, double high, doubl
     line->addWidget(button(":/look/icons/minus.svg", tr("Less %1").arg(name.toLower()), -1));
     line->addWidget(slider_, 1);
     line->addWidget(button(":/look/icons/plus.svg", tr("More %1").arg(name.toLower()), 1));
+    problem_->setObjectName(QStringLiteral("caution"));
+    problem_->setAccessibleName(tr("%1, what is wrong").arg(name));
+    problem_->setWordWrap(true);
+    problem_->hide();
     box->addLayout(line);
+    box->addWidget(problem_);
     connect(slider_, &QSlider::valueChanged, this, [this] {
+        typed_.reset();
         refreshText();
         emit valueChanged(value());
     });
     connect(slider_, &QSlider::sliderPressed, this, [this] { emit held(true); });
     connect(slider_, &QSlider::sliderReleased, this, [this] { emit held(false); });
-    connect(field_, &QLineEdit::editingFinished, this, [this] {
-        if (const auto typed = parse_(field_->text()))
-            slider_->setValue(static_cast<int>(std::lround((*typed - low_) / step_)));
-        refreshText();
-    });
+    connect(field_, &QLineEdit::editingFinished, this, &StepperSlider::take);
 }
 
 double StepperSlider::value() const {
-    return low_ + step_ * slider_->value();
+    return typed_.value_or(slider_->value() == 0 ? own_ : own_ + step_ * slider_->value());
 }
 
-void StepperSlider::setValue(double value) {
+void StepperSlider::begin(double own, double low, double high) {
     const QSignalBlocker quiet(slider_);
-    slider_->setValue(static_cast<int>(std::lround((value - low_) / step_)));
+    own_ = own;
+    low_ = low;
+    high_ = high;
+    typed_.reset();
+    slider_->setRange(-static_cast<int>(std::floor((own - low) / step_)),
+                      static_cast<int>(std::floor((high - own) / step_)));
+    slider_->setValue(0);
     refreshText();
 }
 
 void StepperSlider::refreshText() {
     field_->setText(print_(value()));
+    problem_->hide();
+}
+
+/// What was typed, exactly; what cannot be read or lies outside stays, with the reason under it.
+void StepperSlider::take() {
+    if (field_->text() == print_(value()))
+        return;
+    const auto typed = parse_(field_->text());
+    if (!typed || *typed < low_ || *typed > high_) {
+        problem_->setText(
+            typed ? tr("! Not between %1 and %2; %3 still counts.")
+                        .arg(print_(low_), print_(high_), print_(value()))
+                  : tr("! %1; %2 still counts.")
+                        .arg(QString::fromStdString(typed.error().message), print_(value())));
+        problem_->show();
+        return;
+    }
+    const QSignalBlocker quiet(slider_);
+    slider_->setValue(static_cast<int>(std::lround((*typed - own_) / step_)));
+    typed_ = *typed;
+    refreshText();
+    emit valueChanged(value());
 }
 
 } // namespace dynamet::app

@@ -3,6 +3,9 @@
 
 #pragma once
 
+#include "quantity/result.h"
+
+#include <QLabel>
 #include <QLineEdit>
 #include <QSlider>
 #include <QToolButton>
@@ -12,29 +15,35 @@
 
 namespace dynamet::app {
 
-/// A slider with − and + and a typed field beside it, over whole steps of a number.
+/// A what-if: a slider with − and + and a typed field about a number of its own. Until it is moved
+/// it *is* that number, to the last bit; its range follows from it.
 class StepperSlider : public QWidget {
     Q_OBJECT
   public:
     using Print = std::function<QString(double)>;
-    using Parse = std::function<std::optional<double>(const QString&)>;
-    StepperSlider(const QString& name, double low, double high, double step, Print print,
-                  Parse parse, QWidget* parent = nullptr);
+    using Parse = std::function<Result<double>(const QString&)>;
+    StepperSlider(const QString& name, double step, Print print, Parse parse,
+                  QWidget* parent = nullptr);
     double value() const;
-    /// Sets without telling.
-    void setValue(double value);
+    bool moved() const { return slider_->value() != 0 || typed_.has_value(); }
+    /// The number it stands for, and how far it goes to either side; without telling.
+    void begin(double own, double low, double high);
     void refreshText();
+    void setStep(double step) { step_ = step; }
 
   signals:
     void valueChanged(double value);
     void held(bool down);
 
   private:
-    double low_, step_;
+    void take();
+    double own_ = 0, low_ = 0, high_ = 0, step_;
+    std::optional<double> typed_; ///< off the slider's steps
     Print print_;
     Parse parse_;
     QSlider* slider_;
     QLineEdit* field_;
+    QLabel* problem_;
 };
 
 } // namespace dynamet::app

@@ -1,0 +1,184 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/kitchen/appliance_dialog.h"
+
+#include "app/kitchen/thing_dialogs.h"
+#include "app/widgets/quantity_kinds.h"
+#include "kitchen/marks.h"
+
+#include <QHBoxLayout>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+namespace {
+
+constexpr std::size_t kMostZones = 12;
+
+/// "middle, by the fire *": places that see flame or coals carry a star.
+QString zonesLine(const std::vector<kitchen::Zone>& zones) {
+    QStringList out;
+    for (const kitchen::Zone& zone : zones)
+        out << text(zone.name) + (zone.direct ? QStringLiteral(" *") : QString());
+    return out.join(QStringLiteral(", "));
+}
+
+bool seesFire(kitchen::ApplianceKind kind) {
+    return groupOf(kind) == kitchen::HeatGroup::coalsAndFlame;
+}
+
+} // namespace
+
+kitchen::Appliance beginAppliance(const Document& document, kitchen::ApplianceKind kind) {
+    auto out = kitchen::typicalAppliance(kind, document.units().temperature())
+                   .value_or(kitchen::Appliance{});
+    if (!document.kitchen().sites.empty())
+        out.siteId = document.kitchen().sites.front().id;
+    if (isHob(kind) && !document.kitchen().vessels.empty())
+        out.standardVesselId = document.kitchen().vessels.front().id;
+    return out;
+}
+
+ApplianceDialog::ApplianceDialog(Document& document, const kitchen::Appliance& appliance,
+                                 QWidget* parent)
+    : FormDialog(document,
+                 appliance.id.empty() ? tr("Add an appliance")
+                                      : tr("Change %1").arg(text(appliance.name)),
+                 parent),
+      appliance_(appliance), pan_(new QWidget), controls_(new QWidget) {
+    name_ = addText(tr("Name of the appliance"), appliance.name, tr("as it is called here"));
+    QStringList kindNames;
+    for (const kitchen::ApplianceKind kind : kitchen::allKinds())
+        kindNames << QString::fromUtf8(kitchen::kindName(kind));
+    kind_ = addChoice(tr("Kind of appliance"), kindNames, static_cast<int>(appliance.kind));
+    kind_->setEnabled(appliance.id.empty());
+    site_ = addThings(tr("Where it stands"), document.kitchen().sites, appliance.siteId);
+    auto* line = new QHBoxLayout(pan_);
+    line->setContentsMargins(0, 0, 0, 0);
+    vessel_ = new QComboBox;
+    vessel_->setAccessibleName(tr("Vessel it is rated with"));
+    auto* more = new QPushButton(tr("Add a pan…"));
+    more->setAutoDefault(false);
+    more->setAccessibleName(tr("Add a pan"));
+    line->addWidget(vessel_, 1);
+    line->addWidget(more);
+    form().addRow(tr("Rated with"), pan_);
+    fillVessels(appliance.standardVesselId);
+    heatBy_ = addChoice(tr("Knob"), {tr("marked in levels"), tr("marked in watts")}, 0);
+    controls_->setLayout(new QVBoxLayout);
+    controls_->layout()->setContentsMargins(0, 0, 0, 0);
+    addWide(controls_);
+    zones_ = addText(tr("Places for food"), plain(zonesLine(appliance.zones)));
+    input_ = addQuantity(tr("Rated input"), kinds::power(100000, true),
+                         appliance.ratedInputW > 0 ? std::optional(appliance.ratedInputW)
+                                                   : std::nullopt);
+    capacity_ = addQuantity(tr("Room for food"), kinds::number(tr("cm²"), 1e-4, 50, 40000),
+                            appliance.capacityM2);
+    asset_ = addText(tr("Asset number"), appliance.assetNumber);
+    notes_ = addText(tr("Notes"), appliance.notes);
+    connect(more, &QPushButton::clicked, this, &ApplianceDialog::addPan);
+    connect(kind_, &QComboBox::activated, this, [this](int at) {
+        const std::string name = appliance_.name, site = plain(site_->currentData().toString());
+        appliance_ = beginAppliance(document_, kitchen::allKinds()[static_cast<std::size_t>(at)]);
+        appliance_.name = name;
+        appliance_.siteId = site;
+        zones_->setText(zonesLine(appliance_.zones));
+        input_->setValue(appliance_.ratedInputW > 0 ? std::optional(appliance_.ratedInputW)
+                                                    : std::nullopt);
+        showKind();
+    });
+    connect(heatBy_, &QComboBox::activated, this, [this](int at) {
+        appliance_.controls = at == 1 ? kitchen::withWatts(appliance_)
+                                      : beginAppliance(document_, appliance_.kind).controls;
+        buildControls();
+    });
+    showKind();
+    name_->setFocus();
+}
+
+void ApplianceDialog::fillVessels(const std::string& chosen) {
+    vessel_->clear();
+    vessel_->addItem(tr("none yet: its heat stays not known"), QString());
+    for (const kitchen::Vessel& vessel : document_.kitchen().vessels)
+        vessel_->addItem(text(vessel.name), text(vessel.id));
+    vessel_->setCurrentIndex(std::max(0, vessel_->findData(text(chosen))));
+}
+
+void ApplianceDialog::addPan() {
+    kitchen::Vessel fresh;
+    VesselDialog dialog(document_, fresh, this);
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    fresh = dialog.vessel();
+    fresh.id = book::newId();
+    if (const auto done = document_.add(fresh); !done)
+        return foot().showProblem(done.error());
+    fillVessels(fresh.id);
+}
+
+void ApplianceDialog::showKind() {
+    setRowVisible(pan_, isHob(appliance_.kind));
+    setRowVisible(heatBy_, isHob(appliance_.kind));
+    const bool watts = !appliance_.controls.empty() &&
+                       appliance_.controls.front().kind == kitchen::ControlKind::watts;
+    heatBy_->setCurrentIndex(watts ? 1 : 0);
+    zones_->setToolTip(seesFire(appliance_.kind)
+                           ? tr("Commas between; a star behind those over flame or coals")
+                           : tr("Commas between"));
+    buildControls();
+}
+
+void ApplianceDialog::buildControls() {
+    for (ControlEdit* edit : edits_)
+        delete edit;
+    edits_.clear();
+    for (const kitchen::Control& control : appliance_.controls) {
+        edits_.push_back(ControlEdit::canEdit(control) ? new ControlEdit(document_.units(), control)
+                                                       : nullptr);
+        if (edits_.back())
+            controls_->layout()->addWidget(edits_.back());
+    }
+}
+
+Result<std::vector<kitchen::Zone>> ApplianceDialog::zones() const {
+    const auto names = kitchen::namesFrom(plain(zones_->text()), kMostZones);
+    if (!names)
+        return tl::unexpected(names.error().in(plain(zones_->accessibleName())));
+    std::vector<kitchen::Zone> out;
+    for (const std::string& name : *names) {
+        const QString typed = text(name).trimmed();
+        const bool direct = typed.endsWith(QLatin1Char('*'));
+        const QString plainName = (direct ? typed.chopped(1) : typed).trimmed();
+        out.push_back({plain(plainName), direct});
+    }
+    return out;
+}
+
+Result<bool> ApplianceDialog::take() {
+    const auto name = named(*name_);
+    const auto places = zones();
+    if (!name || !places)
+        return tl::unexpected(name ? places.error() : name.error());
+    kitchen::Appliance out = appliance_;
+    out.name = *name;
+    out.zones = *places;
+    for (std::size_t i = 0; i < edits_.size(); ++i) {
+        if (!edits_[i])
+            continue;
+        auto control = edits_[i]->control();
+        if (!control)
+            return tl::unexpected(control.error());
+        out.controls[i] = std::move(*control);
+    }
+    out.siteId = plain(site_->currentData().toString());
+    out.standardVesselId = isHob(out.kind) ? plain(vessel_->currentData().toString()) : "";
+    out.ratedInputW = (*input_->value()).value_or(0);
+    out.capacityM2 = **capacity_->value();
+    out.assetNumber = plain(asset_->text().trimmed());
+    out.notes = plain(notes_->text().trimmed());
+    appliance_ = out;
+    return true;
+}
+
+} // namespace dynamet::app

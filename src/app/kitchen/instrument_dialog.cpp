@@ -1,0 +1,116 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/kitchen/thing_dialogs.h"
+#include "app/widgets/quantity_kinds.h"
+#include "kitchen/catalogue.h"
+
+namespace dynamet::app {
+
+using kitchen::InstrumentKind;
+
+QStringList instrumentKindNames() {
+    return {QObject::tr("probe"), QObject::tr("infrared gun"),      QObject::tr("lid or door dial"),
+            QObject::tr("scale"), QObject::tr("electricity meter"), QObject::tr("gas meter"),
+            QObject::tr("clock")};
+}
+
+InstrumentDialog::InstrumentDialog(Document& document, const kitchen::Instrument& instrument,
+                                   QWidget* parent)
+    : FormDialog(document, tr("An instrument"), parent), instrument_(instrument) {
+    const Units& units = document.units();
+    QStringList common{tr("choose a common one")};
+    for (const kitchen::Instrument& one : kitchen::commonInstruments())
+        common << text(one.name);
+    common_ = addChoice(tr("Begin with"), common, 0);
+    name_ = addText(tr("Name of the instrument"), instrument.name, tr("as it is called here"));
+    kind_ = addChoice(tr("Kind of instrument"), instrumentKindNames(),
+                      static_cast<int>(instrument.kind));
+    accuracy_ = addQuantity(tr("Reads right within ±"), kinds::difference(units, 60), {});
+    meter_ = addQuantity(tr("Reads right within ± "), kinds::mass(1), {});
+    low_ = addQuantity(tr("Lower limit"), kinds::temperature(units, -200, 100, true), {});
+    high_ = addQuantity(tr("Upper limit"), kinds::temperature(units, 50, 1800, true), {});
+    ruined_ = addQuantity(tr("Ruined above"), kinds::temperature(units, 50, 2000, true), {});
+    diameter_ =
+        addQuantity(tr("Diameter"), kinds::length({units.fahrenheit, false}, 3e-4, 0.02), {});
+    response_ = addQuantity(tr("Answers in oven air after"), kinds::duration(1200), {});
+    emissivity_ = addQuantity(tr("Emissivity set"), kinds::number({}, 1, 0.1, 1), {});
+    bandLow_ = addQuantity(tr("Sees from"), kinds::number(tr("µm"), 1, 0.5, 20), {});
+    bandHigh_ = addQuantity(tr("Sees up to"), kinds::number(tr("µm"), 1, 1, 30), {});
+    connect(common_, &QComboBox::activated, this, &InstrumentDialog::takeCommon);
+    connect(kind_, &QComboBox::currentIndexChanged, this, &InstrumentDialog::showKind);
+    fill();
+}
+
+void InstrumentDialog::fill() {
+    kind_->setCurrentIndex(static_cast<int>(instrument_.kind));
+    accuracy_->setValue(instrument_.accuracy);
+    meter_->setValue(instrument_.accuracy);
+    low_->setValue(instrument_.lowLimit);
+    high_->setValue(instrument_.highLimit);
+    ruined_->setValue(instrument_.damageLimit);
+    diameter_->setValue(instrument_.diameterM);
+    response_->setValue(instrument_.responseInAirS);
+    emissivity_->setValue(instrument_.emissivitySet);
+    bandLow_->setValue(instrument_.bandLowUm);
+    bandHigh_->setValue(instrument_.bandHighUm);
+    showKind();
+}
+
+void InstrumentDialog::showKind() {
+    const auto kind = static_cast<InstrumentKind>(kind_->currentIndex());
+    const bool infrared = kind == InstrumentKind::infrared, probe = kind == InstrumentKind::probe;
+    const bool heat = infrared || probe || kind == InstrumentKind::builtInDial;
+    for (QuantityField* field : {accuracy_, low_, high_, ruined_})
+        setRowVisible(field, heat);
+    setRowVisible(meter_, kind == InstrumentKind::scale);
+    for (QuantityField* field : {diameter_, response_})
+        setRowVisible(field, probe);
+    for (QuantityField* field : {emissivity_, bandLow_, bandHigh_})
+        setRowVisible(field, infrared);
+}
+
+void InstrumentDialog::takeCommon(int item) {
+    if (item < 1)
+        return;
+    const std::string id = instrument_.id;
+    const auto calibrations = instrument_.calibrations;
+    instrument_ = kitchen::commonInstruments()[static_cast<std::size_t>(item - 1)];
+    instrument_.id = id;
+    instrument_.calibrations = calibrations;
+    name_->setText(text(instrument_.name));
+    fill();
+}
+
+Result<bool> InstrumentDialog::take() {
+    const auto name = named(*name_);
+    if (!name)
+        return tl::unexpected(name.error());
+    kitchen::Instrument out = instrument_;
+    out.name = *name;
+    out.kind = static_cast<InstrumentKind>(kind_->currentIndex());
+    const bool heat = out.kind == InstrumentKind::probe || out.kind == InstrumentKind::infrared ||
+                      out.kind == InstrumentKind::builtInDial;
+    if (out.kind == InstrumentKind::scale)
+        out.accuracy = **meter_->value();
+    if (heat) {
+        out.accuracy = **accuracy_->value();
+        out.lowLimit = *low_->value();
+        out.highLimit = *high_->value();
+        out.damageLimit = *ruined_->value();
+        if (out.highLimit && out.damageLimit && *out.damageLimit < *out.highLimit)
+            return fail(Errc::invalidArgument,
+                        plain(tr("It cannot be ruined below its own upper limit")));
+        out.diameterM = **diameter_->value();
+        out.responseInAirS = **response_->value();
+        out.emissivitySet = **emissivity_->value();
+        out.bandLowUm = **bandLow_->value();
+        out.bandHighUm = **bandHigh_->value();
+        if (out.bandLowUm >= out.bandHighUm)
+            return fail(Errc::invalidArgument, plain(tr("The band is upside down")));
+    }
+    instrument_ = out;
+    return true;
+}
+
+} // namespace dynamet::app

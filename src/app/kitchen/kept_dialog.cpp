@@ -1,0 +1,98 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/kitchen/kept_dialog.h"
+
+#include "book/recipe_request.h"
+#include "quantity/parse_duration.h"
+
+#include <QDialogButtonBox>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+namespace dynamet::app {
+
+KeptDialog::KeptDialog(Document& document, const std::string& translationId, QWidget* parent)
+    : QDialog(parent), document_(document), about_(new QLabel),
+      table_(new TextTable(tr("Then and today"))) {
+    setWindowTitle(tr("A kept translation"));
+    setProperty("guide", QStringLiteral("kitchen"));
+    resize(860, 520);
+    auto* box = new QVBoxLayout(this);
+    about_->setWordWrap(true);
+    about_->setAccessibleName(tr("About the kept translation"));
+    box->addWidget(about_);
+    box->addWidget(table_, 1);
+    auto* buttons = new QDialogButtonBox;
+    buttons->addButton(tr("Close"), QDialogButtonBox::RejectRole);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    box->addWidget(buttons);
+    for (const book::RecipeRecord& recipe : document.recipes()) {
+        const auto lines = listTranslations(document.book(), recipe.id);
+        for (const auto& line : lines.value_or(std::vector<book::TranslationLine>{})) {
+            if (line.id != translationId)
+                continue;
+            const auto rows = formats::keptRows(line.snapshotJson);
+            if (!rows) {
+                about_->setText(tr("! %1").arg(text(rows.error().message)));
+                return;
+            }
+            kept_ = *rows;
+            about_->setText(
+                tr("%1, kept %2 ago. At the right what the same recipe gives with "
+                   "today's ratings; the kept one stays as it was.")
+                    .arg(text(recipe.name), agoWords(line.createdMs, document.now().utcMs)));
+            connect(&worker_, &TranslationWorker::rowReady, this,
+                    [this](const translate::Row& row, bool complete) {
+                        if (complete)
+                            today_.push_back(row);
+                        fill();
+                    });
+            auto request = requestOf(recipe, document.kitchen(), document.choices());
+            request.fahrenheit = document.units().fahrenheit;
+            worker_.start(request, {});
+        }
+    }
+    fill();
+}
+
+QStringList KeptDialog::rowOf(const formats::KeptRow& row) const {
+    const auto unit = document_.units().temperature();
+    const auto cell = [&](const QString& setting, double pullK, std::optional<double> expectS) {
+        return tr("%1, pull at %2%3")
+            .arg(setting, text(printTemperature(Temperature::kelvin(pullK), unit)),
+                 expectS ? tr(", expect %1").arg(text(printDuration(*expectS))) : QString());
+    };
+    QString then = tr("not reached"), now = tr("being computed");
+    const kitchen::Appliance* appliance = nullptr;
+    for (const kitchen::Appliance& a : document_.kitchen().appliances)
+        if (a.name == row.appliance)
+            appliance = &a;
+    if (row.reached) {
+        const auto setting = appliance ? parseSetting(appliance->controls, row.setting)
+                                       : Result<kitchen::Setting>(kitchen::Setting{});
+        then = cell(appliance && setting ? text(settingLabel(appliance->controls, *setting, unit))
+                                         : text(row.setting),
+                    row.pullK, row.expectS);
+    }
+    if (!appliance)
+        now = tr("the appliance is no longer there");
+    for (const translate::Row& today : today_)
+        if (appliance && today.target.applianceId == appliance->id && today.target.zone == row.zone)
+            now =
+                today.reached
+                    ? cell(text(settingLabel(appliance->controls, today.instruction.setting, unit)),
+                           today.instruction.pullK,
+                           today.window ? std::optional(today.window->expectS) : std::nullopt)
+                    : tr("not reached: %1").arg(text(today.reason));
+    return {tr("%1, %2").arg(text(row.appliance), text(row.zone)), then, now};
+}
+
+void KeptDialog::fill() {
+    QVector<QStringList> rows;
+    for (const formats::KeptRow& row : kept_)
+        rows << rowOf(row);
+    table_->show({tr("Place"), tr("Then"), tr("Today")}, rows);
+}
+
+} // namespace dynamet::app

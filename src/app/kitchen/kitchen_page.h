@@ -1,0 +1,70 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "app/shell/document.h"
+#include "app/widgets/text_table.h"
+
+#include <QButtonGroup>
+#include <QCheckBox>
+#include <QLabel>
+#include <QPushButton>
+
+namespace dynamet::app {
+
+/// Kitchen: everything that the book knows of a kitchen, by kind: add, change, make another like
+/// it, retire, bring back.
+class KitchenPage : public QWidget {
+    Q_OBJECT
+  public:
+    explicit KitchenPage(Document& document, QWidget* parent = nullptr);
+    enum Section { places = 0, appliances, vessels, inserts, instruments, recipes, kept };
+    void showSection(int section);
+    void refresh();
+
+  signals:
+    void applianceAdded(const std::string& id);
+    void recipeWanted(const std::string& id);
+
+  private:
+    struct Thing {
+        std::string id, name;
+        bool retired = false;
+    };
+    QWidget* buildActions();
+    void fill();
+    void addRow(const Thing& thing, const QStringList& facts);
+    void fillPlaces(const kitchen::Kitchen& from, bool retired);
+    void fillAppliances(const kitchen::Kitchen& from, bool retired);
+    void fillVessels(const kitchen::Kitchen& from, bool retired);
+    void fillInserts(const kitchen::Kitchen& from, bool retired);
+    void fillInstruments(const kitchen::Kitchen& from, bool retired);
+    void fillRecipes();
+    void fillKept();
+    void enableActions();
+    const Thing* chosen() const;
+    void add();
+    void change(bool asNew);
+    void retireOrBringBack();
+    void openChosen();
+    template <class Dialog, class Value>
+    void edit(const std::vector<Value>& all, bool asNew);
+    template <class Dialog, class Value>
+    void addNew(const Value& fresh);
+    void report(const Result<bool>& done);
+    Document::Thing kindOfThing() const;
+
+    Document& document_;
+    int section_ = appliances;
+    QButtonGroup* sections_;
+    QLabel* heading_;
+    QLabel* empty_;
+    TextTable* table_;
+    QCheckBox* withRetired_;
+    QPushButton *add_, *change_, *another_, *retire_;
+    std::vector<Thing> things_;
+    QVector<QStringList> rows_;
+};
+
+} // namespace dynamet::app

@@ -1,0 +1,57 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/kitchen/thing_dialogs.h"
+#include "app/widgets/quantity_kinds.h"
+
+namespace dynamet::app {
+
+SiteDialog::SiteDialog(Document& document, const kitchen::Site& site, QWidget* parent)
+    : FormDialog(document, tr("A place"), parent), site_(site), boiling_(new QLabel) {
+    const Units& units = document.units();
+    name_ = addText(tr("Name of the place"), site.name);
+    height_ = addQuantity(tr("Height above the sea"), kinds::height(units), site.altitudeM);
+    boiling_->setObjectName(QStringLiteral("quiet"));
+    boiling_->setAccessibleName(tr("Where water boils there"));
+    addWide(boiling_);
+    ambient_ =
+        addQuantity(tr("Air around"), kinds::temperature(units, -30, 50), site.ambient.kelvin());
+    wind_ = addQuantity(tr("Wind"), kinds::number(tr("m/s"), 1, 0, 30), site.windMPerS);
+    pressure_ =
+        addQuantity(tr("Barometer, if read"), kinds::number(tr("hPa"), 100, 300, 1100, true),
+                    site.measuredPressurePa);
+    gas_ = addQuantity(tr("Heat of the gas"), kinds::number(tr("MJ/m³"), 1e6, 5, 130),
+                       site.gasHeatingValueJPerM3);
+    for (QuantityField* field : {height_, pressure_})
+        connect(&field->edit(), &QLineEdit::textChanged, this, &SiteDialog::showBoiling);
+    showBoiling();
+}
+
+void SiteDialog::showBoiling() {
+    kitchen::Site as = site_;
+    const auto height = height_->value(), pressure = pressure_->value();
+    if (!height || !pressure) {
+        boiling_->setText(tr("Where water boils there follows from it."));
+        return;
+    }
+    as.altitudeM = **height;
+    as.measuredPressurePa = *pressure;
+    boiling_->setText(
+        tr("Water boils there at %1.")
+            .arg(text(printTemperature(boilingPointAt(as), document_.units().temperature()))));
+}
+
+Result<bool> SiteDialog::take() {
+    const auto name = named(*name_);
+    if (!name)
+        return tl::unexpected(name.error());
+    site_.name = *name;
+    site_.altitudeM = **height_->value();
+    site_.ambient = Temperature::kelvin(**ambient_->value());
+    site_.windMPerS = **wind_->value();
+    site_.measuredPressurePa = *pressure_->value();
+    site_.gasHeatingValueJPerM3 = **gas_->value();
+    return true;
+}
+
+} // namespace dynamet::app

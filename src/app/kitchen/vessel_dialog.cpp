@@ -1,0 +1,129 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/kitchen/thing_dialogs.h"
+#include "app/widgets/quantity_kinds.h"
+#include "kitchen/catalogue.h"
+
+namespace dynamet::app {
+namespace {
+
+template <class All>
+QStringList namesOf(const All& all) {
+    QStringList out;
+    for (const auto& one : all)
+        out << text(one.name);
+    return out;
+}
+
+int formOf(const kitchen::Vessel& vessel) {
+    const auto& forms = kitchen::vesselForms();
+    for (std::size_t i = 0; i < forms.size(); ++i)
+        if (forms[i].kind == vessel.kind)
+            return static_cast<int>(i);
+    return 0;
+}
+
+int materialAt(const std::string& id) {
+    const auto& all = kitchen::materials();
+    for (std::size_t i = 0; i < all.size(); ++i)
+        if (all[i].id == id)
+            return static_cast<int>(i);
+    return static_cast<int>(&kitchen::materialOf(id) - all.data());
+}
+
+} // namespace
+
+VesselDialog::VesselDialog(Document& document, const kitchen::Vessel& vessel, QWidget* parent)
+    : FormDialog(document, tr("A vessel"), parent), vessel_(vessel) {
+    const Units& units = document.units();
+    common_ =
+        addChoice(tr("Begin with"),
+                  QStringList{tr("choose a common one")} + namesOf(kitchen::commonVessels()), 0);
+    name_ = addText(tr("Name of the vessel"), vessel.name, tr("as it is called here"));
+    form_ = addChoice(tr("Form"), namesOf(kitchen::vesselForms()), formOf(vessel));
+    material_ =
+        addChoice(tr("Material"), namesOf(kitchen::materials()), materialAt(vessel.material));
+    diameter_ =
+        addQuantity(tr("Base across"), kinds::length(units, 0.05, 0.8), vessel.baseDiameterM);
+    base_ = addQuantity(tr("Base thick"), kinds::length({units.fahrenheit, false}, 0.0003, 0.03),
+                        vessel.baseThicknessM);
+    mass_ = addQuantity(tr("Weighs"), kinds::mass(40, true),
+                        vessel.id.empty() ? std::nullopt : std::optional(vessel.massKg));
+    highest_ = addQuantity(tr("Stands at most"), kinds::temperature(units, 80, 1000, true),
+                           vessel.highestTemperatureK);
+    connect(common_, &QComboBox::activated, this, &VesselDialog::takeCommon);
+    for (QComboBox* chooser : {form_, material_})
+        connect(chooser, &QComboBox::currentIndexChanged, this, &VesselDialog::showUsualMass);
+    for (QuantityField* field : {diameter_, base_})
+        connect(&field->edit(), &QLineEdit::textChanged, this, &VesselDialog::showUsualMass);
+    showUsualMass();
+}
+
+std::optional<kitchen::Vessel> VesselDialog::usual() const {
+    const auto diameter = diameter_->value(), base = base_->value();
+    if (!diameter || !base)
+        return std::nullopt;
+    return kitchen::vesselMade(
+        kitchen::vesselForms()[static_cast<std::size_t>(form_->currentIndex())],
+        kitchen::materials()[static_cast<std::size_t>(material_->currentIndex())], **diameter,
+        **base);
+}
+
+void VesselDialog::showUsualMass() {
+    const auto made = usual();
+    mass_->edit().setPlaceholderText(
+        made ? tr("not weighed: about %1").arg(kinds::mass(40).show(made->massKg)) : QString());
+}
+
+void VesselDialog::takeCommon(int item) {
+    if (item < 1)
+        return;
+    const kitchen::Vessel& from = kitchen::commonVessels()[static_cast<std::size_t>(item - 1)];
+    name_->setText(text(from.name));
+    form_->setCurrentIndex(formOf(from));
+    material_->setCurrentIndex(materialAt(from.material));
+    diameter_->setValue(from.baseDiameterM);
+    base_->setValue(from.baseThicknessM);
+    mass_->setValue(std::nullopt);
+    highest_->setValue(from.highestTemperatureK);
+    showUsualMass();
+}
+
+Result<bool> VesselDialog::take() {
+    const auto name = named(*name_);
+    const auto made = usual();
+    if (!name)
+        return tl::unexpected(name.error());
+    kitchen::Vessel out = *made;
+    out.id = vessel_.id;
+    out.name = *name;
+    out.highestTemperatureK = *highest_->value();
+    if (const auto weighed = *mass_->value())
+        out.massKg = *weighed;
+    vessel_ = out;
+    return true;
+}
+
+InsertDialog::InsertDialog(Document& document, const kitchen::Insert& insert, QWidget* parent)
+    : FormDialog(document, tr("An insert"), parent), insert_(insert) {
+    name_ = addText(tr("Name of the insert"), insert.name, tr("as it is called here"));
+    kind_ = addChoice(tr("Kind of insert"), insertKindNames(),
+                      std::max(0, static_cast<int>(insert.kind) - 1));
+}
+
+Result<bool> InsertDialog::take() {
+    const auto name = named(*name_);
+    if (!name)
+        return tl::unexpected(name.error());
+    insert_.name = *name;
+    insert_.kind = static_cast<kitchen::InsertKind>(kind_->currentIndex() + 1);
+    return true;
+}
+
+QStringList insertKindNames() {
+    return {QObject::tr("plate"), QObject::tr("raised grates"), QObject::tr("deflector"),
+            QObject::tr("water trough"), QObject::tr("stone")};
+}
+
+} // namespace dynamet::app

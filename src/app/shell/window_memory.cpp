@@ -1,0 +1,36 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/shell/window_memory.h"
+
+#include <QSettings>
+
+namespace dynamet::app {
+namespace {
+
+QSettings settings() {
+    return QSettings(QSettings::IniFormat, QSettings::UserScope, QStringLiteral("dynamet"),
+                     QStringLiteral("dynamet"));
+}
+
+} // namespace
+
+WindowMemory readMemory() {
+    const QSettings from = settings();
+    WindowMemory out;
+    out.units.fahrenheit = from.value(QStringLiteral("units/fahrenheit"), false).toBool();
+    out.units.inches = from.value(QStringLiteral("units/inches"), false).toBool();
+    out.lastBook = from.value(QStringLiteral("book/last")).toString();
+    out.geometry = from.value(QStringLiteral("window/geometry")).toByteArray();
+    return out;
+}
+
+void keepMemory(const WindowMemory& memory) {
+    QSettings to = settings();
+    to.setValue(QStringLiteral("units/fahrenheit"), memory.units.fahrenheit);
+    to.setValue(QStringLiteral("units/inches"), memory.units.inches);
+    to.setValue(QStringLiteral("book/last"), memory.lastBook);
+    to.setValue(QStringLiteral("window/geometry"), memory.geometry);
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,22 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "app/shell/units.h"
+
+#include <QByteArray>
+
+namespace dynamet::app {
+
+/// What a cook finds again at the next start: the units, the last book, the window's place. Kept in
+/// the user's own settings, never in a book.
+struct WindowMemory {
+    Units units;
+    QString lastBook;
+    QByteArray geometry;
+};
+WindowMemory readMemory();
+void keepMemory(const WindowMemory& memory);
+
+} // namespace dynamet::app

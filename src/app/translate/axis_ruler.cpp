@@ -1,0 +1,41 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/translate/axis_ruler.h"
+
+#include "app/look/palette.h"
+#include "translate/wording.h"
+
+#include <QPainter>
+
+namespace dynamet::app {
+namespace {
+constexpr int kEdge = 12, kHeight = 24; // the bars' own edge
+} // namespace
+
+AxisRuler::AxisRuler(RowsModel& rows, QWidget* parent) : QWidget(parent), rows_(rows) {
+    setFixedHeight(kHeight);
+    setAccessibleName(tr("Time axis of the rows"));
+    connect(&rows, &RowsModel::dataChanged, this, [this] { update(); });
+    connect(&rows, &RowsModel::modelReset, this, [this] { update(); });
+}
+
+void AxisRuler::paintEvent(QPaintEvent*) {
+    if (rows_.rows().empty())
+        return;
+    QPainter p(this);
+    p.setFont(look::textFont(11));
+    const double end = rows_.axisEndS();
+    const int wide = width() - 2 * kEdge;
+    p.fillRect(QRect(kEdge, 2, wide, 1), look::kQuietInk);
+    for (const translate::AxisMark& mark : translate::axisMarks(end, wide / 90)) {
+        const int x = kEdge + static_cast<int>(mark.share * wide);
+        p.fillRect(QRect(x, 2, 1, 5), look::kQuietInk);
+        p.setPen(look::kQuietInk);
+        p.drawText(QRect(x == kEdge ? x : x - 40, 7, 80, 16),
+                   (x == kEdge ? Qt::AlignLeft : Qt::AlignHCenter) | Qt::AlignTop,
+                   text(mark.words));
+    }
+}
+
+} // namespace dynamet::app

@@ -1,0 +1,27 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "kitchen/kitchen.h"
+#include "rating/reduction.h"
+
+namespace dynamet::rating {
+
+/// What is asked before a rating is saved, because it would make nonsense of the settings beside
+/// it. Codes: "far_from_dial" (more than 60 K off what the dial says), "far_from_others" (more than
+/// 60 K off what the appliance's other ratings make of this setting). Values in K.
+struct Doubt {
+    std::string code;
+    double foundK = 0, expectedK = 0;
+};
+/// `setting` and `zone` as the test has them; numbers of the appliance that are rated already.
+std::vector<Doubt> doubtsAbout(const Reduction& reduction, const kitchen::Kitchen& kitchen,
+                               const kitchen::Appliance& appliance, const kitchen::Setting& setting,
+                               const std::string& zone, const std::string& vesselId,
+                               const std::string& insertId);
+/// The question in the cook's unit.
+std::string doubtWords(const Doubt& doubt, const kitchen::Appliance& appliance,
+                       const kitchen::Setting& setting, TemperatureUnit unit);
+
+} // namespace dynamet::rating
