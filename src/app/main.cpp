@@ -10,6 +10,7 @@
 #include <QCommandLineParser>
 #include <QDateTime>
 #include <QFileInfo>
+#include <QScreen>
 #include <QTemporaryDir>
 #include <cstdio>
 
@@ -60,19 +61,27 @@ int openWindow(const QString& demoBook, const QStringList& books) {
     app::Document document(realNow);
     document.setUnits(memory.units);
     app::MainWindow window(document, demoBook);
+    // A small screen, with room for what the window manager puts around.
+    const QRect room = window.screen()->availableGeometry().adjusted(8, 16, -8, -32);
+    window.resize(window.size().boundedTo(room.size()));
     if (!memory.geometry.isEmpty())
         window.restoreGeometry(memory.geometry);
     const QString book = books.isEmpty() ? memory.lastBook : books.front();
     if (!books.isEmpty() || QFileInfo(book).isFile())
         if (const auto opened = document.open(book); !opened)
             window.showProblem(app::text(opened.error().message));
+    const auto keep = [&] {
+        memory.units = document.units();
+        memory.geometry = window.saveGeometry();
+        if (document.isOpen() && document.isWritable())
+            memory.lastBook = QFileInfo(app::text(document.book().path())).absoluteFilePath();
+        app::keepMemory(memory);
+    };
+    QObject::connect(&document, &app::Document::unitsChanged, keep);
+    QObject::connect(&document, &app::Document::opened, keep);
     window.show();
     const int code = QApplication::exec();
-    memory.units = document.units();
-    memory.geometry = window.saveGeometry();
-    if (document.isOpen() && document.isWritable())
-        memory.lastBook = QFileInfo(app::text(document.book().path())).absoluteFilePath();
-    app::keepMemory(memory);
+    keep();
     return code;
 }
 

@@ -56,29 +56,24 @@ std::vector<std::string> spelledOut(const std::vector<std::string>& parts) {
 
 /// A share "50 %" or a temperature "115 °C" at the end of a mark; its name is what stands before.
 Result<Label> markOf(const std::string& part, MarkMeaning meaning, TemperatureUnit unit) {
-    Label out{part, std::nullopt};
-    const auto space = part.find_last_not_of("0123456789.,%°CFcf ");
-    const std::string tail = space == std::string::npos ? "" : part.substr(space + 1);
-    const bool share = meaning == MarkMeaning::share && tail.find('%') != std::string::npos;
-    const bool heat = meaning == MarkMeaning::temperature &&
-                      tail.find_first_of("0123456789") != std::string::npos;
-    std::string number(trimmed(tail)), name(trimmed(part.substr(0, part.size() - tail.size())));
-    if (meaning == MarkMeaning::share && tail.empty() && part.find('%') != std::string::npos) {
-        const auto gap = part.find(' '); // "3 40 %": the mark is a number itself
-        if (gap == std::string::npos)
-            return fail(Errc::invalidArgument, fmt::format("\"{}\" has no name", part));
-        name = part.substr(0, gap);
-        number = part.substr(gap + 1);
-    } else if (!share && !heat) {
-        return out;
-    }
+    std::size_t number = std::string::npos; // where the last word begins that starts with a figure
+    for (std::size_t i = 1; i < part.size(); ++i)
+        if (part[i] >= '0' && part[i] <= '9' && part[i - 1] == ' ')
+            number = i;
+    const bool share = meaning == MarkMeaning::share && part.ends_with('%');
+    if (meaning == MarkMeaning::none || (!share && meaning == MarkMeaning::share) ||
+        (number == std::string::npos && !share))
+        return Label{part, std::nullopt};
+    if (number == std::string::npos)
+        return fail(Errc::invalidArgument, fmt::format("\"{}\" has no name", part));
+    const std::string name(trimmed(part.substr(0, number))), typed = part.substr(number);
     if (meaning == MarkMeaning::temperature) {
-        const auto kelvin = parseTemperature(number, unit);
+        const auto kelvin = parseTemperature(typed, unit);
         if (!kelvin)
             return tl::unexpected(kelvin.error().in(part));
         return Label{name, kelvin->celsius()};
     }
-    std::string_view rest = number;
+    std::string_view rest = typed;
     const auto percent = takeNumber(rest);
     if (!percent || trimmed(rest) != "%" || *percent < 0 || *percent > 100)
         return fail(Errc::invalidArgument, fmt::format("\"{}\" is no share from 0 to 100 %", part));

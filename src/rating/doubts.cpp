@@ -11,7 +11,7 @@
 namespace dynamet::rating {
 namespace {
 
-constexpr double kAbsurdK = 60;
+constexpr double kAbsurdK = 60, kAbsurdFactor = 3;
 
 /// What the thermostat of a setting says; nothing for other knobs.
 std::optional<double> dialKelvin(const kitchen::Appliance& a, const kitchen::Setting& setting) {
@@ -38,13 +38,18 @@ std::vector<Doubt> doubtsAbout(const Reduction& reduction, const kitchen::Kitche
                                const std::string& zone, const std::string& vesselId,
                                const std::string& insertId) {
     std::vector<Doubt> out;
+    const auto field = fieldAt(kitchen, appliance.id, setting, zone, vesselId, insertId);
+    if (const auto* power = find(reduction, "net_power_W"); power && field)
+        if (const auto* usual = find(*field, {kitchen::Face::all, kitchen::Term::power});
+            usual && usual->value > 0 && power->value > 0 &&
+            std::abs(std::log(power->value / usual->value)) > std::log(kAbsurdFactor))
+            out.push_back({"far_from_usual", power->value, usual->value});
     const kitchen::FieldNumber* found = heatOf(reduction);
     if (!found)
         return out;
     const auto dial = dialKelvin(appliance, setting);
     if (dial && std::abs(found->value - *dial) > kAbsurdK)
         out.push_back({"far_from_dial", found->value, *dial});
-    const auto field = fieldAt(kitchen, appliance.id, setting, zone, vesselId, insertId);
     const kitchen::FieldNumber* before =
         field ? seenBy(*field, found->key.face, found->key.term) : nullptr;
     if (before && before->provenance != kitchen::Provenance::assumed &&
@@ -55,8 +60,13 @@ std::vector<Doubt> doubtsAbout(const Reduction& reduction, const kitchen::Kitche
 
 std::string doubtWords(const Doubt& doubt, const kitchen::Appliance& appliance,
                        const kitchen::Setting& setting, TemperatureUnit unit) {
-    const std::string found = printTemperature(Temperature::kelvin(doubt.foundK), unit),
-                      expected = printTemperature(Temperature::kelvin(doubt.expectedK), unit),
+    if (doubt.code == "far_from_usual")
+        return fmt::format("{:.2f} kW is far from the {:.2f} kW that are known or usual at {}. Was "
+                           "it really set to that?",
+                           doubt.found / 1e3, doubt.expected / 1e3,
+                           settingLabel(appliance.controls, setting, unit));
+    const std::string found = printTemperature(Temperature::kelvin(doubt.found), unit),
+                      expected = printTemperature(Temperature::kelvin(doubt.expected), unit),
                       at = settingLabel(appliance.controls, setting, unit);
     if (doubt.code == "far_from_dial")
         return fmt::format("{} is far from what the dial says, {}. Was it really set to {}?", found,

@@ -10,10 +10,11 @@ namespace dynamet::rating {
 
 /// What is asked before a rating is saved, because it would make nonsense of the settings beside
 /// it. Codes: "far_from_dial" (more than 60 K off what the dial says), "far_from_others" (more than
-/// 60 K off what the appliance's other ratings make of this setting). Values in K.
+/// 60 K off what the appliance's other ratings make of this setting), "far_from_usual" (a power
+/// three times as high or as low as what else is known of this mark). Values in K, or W.
 struct Doubt {
     std::string code;
-    double foundK = 0, expectedK = 0;
+    double found = 0, expected = 0;
 };
 /// `setting` and `zone` as the test has them; numbers of the appliance that are rated already.
 std::vector<Doubt> doubtsAbout(const Reduction& reduction, const kitchen::Kitchen& kitchen,

@@ -91,7 +91,7 @@ Result<double> parseNeeded(const NeededValue& value, const std::string& typed,
 }
 
 std::string shownValue(const NeededValue& value, double named) {
-    const std::string number = fmt::format("{:.6g}", named / value.siPerUnit);
+    const std::string number = fmt::format("{:.4g}", named / value.siPerUnit);
     return value.unit.empty() ? number : number + " " + value.unit;
 }
 

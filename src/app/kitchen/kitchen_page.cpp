@@ -63,7 +63,8 @@ KitchenPage::KitchenPage(Document& document, QWidget* parent)
     box->addWidget(heading_);
     box->addWidget(buildActions());
     box->addWidget(empty_);
-    box->addWidget(table_, 1);
+    box->addWidget(table_, 1000);
+    box->addStretch(1); // under an empty list
     line->addLayout(box, 1);
     connect(sections_, &QButtonGroup::idClicked, this, &KitchenPage::showSection);
     connect(table_, &TextTable::rowChosen, this, [this] { enableActions(); });

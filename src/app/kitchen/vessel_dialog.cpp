@@ -52,6 +52,7 @@ VesselDialog::VesselDialog(Document& document, const kitchen::Vessel& vessel, QW
                         vessel.id.empty() ? std::nullopt : std::optional(vessel.massKg));
     highest_ = addQuantity(tr("Stands at most"), kinds::temperature(units, 80, 1000, true),
                            vessel.highestTemperatureK);
+    highest_->edit().setPlaceholderText(tr("no limit"));
     connect(common_, &QComboBox::activated, this, &VesselDialog::takeCommon);
     for (QComboBox* chooser : {form_, material_})
         connect(chooser, &QComboBox::currentIndexChanged, this, &VesselDialog::showUsualMass);

@@ -215,8 +215,7 @@ void RatePage::cellChosen() {
     if (!appliance || !setting)
         return;
     setting_->show(*appliance, *setting);
-    QStringList where{
-        text(settingLabel(appliance->controls, *setting, document_.units().temperature()))};
+    QStringList where{text(sheetLabel(*appliance, *setting, document_.units().temperature()))};
     if (appliance->zones.size() > 1)
         where << text(sheet_->zone());
     if (with_->count() > 1 && with_->currentIndex() >= 0)

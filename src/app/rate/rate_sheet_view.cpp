@@ -172,6 +172,10 @@ RateSheetView::RateSheetView(Document& document, QWidget* parent)
     verticalHeader()->setFixedWidth(190);
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     setTabKeyNavigation(false);
+    verticalHeader()->setSectionsClickable(true);
+    connect(verticalHeader(), &QHeaderView::sectionPressed, this, [this](int row) {
+        setCurrentIndex(model_->index(row, std::max(0, currentIndex().column())));
+    });
     setShowGrid(true);
     setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     connect(&document, &Document::unitsChanged, this, [this] { viewport()->update(); });

@@ -8,6 +8,7 @@
 #include <QDialog>
 #include <QDialogButtonBox>
 #include <QLabel>
+#include <QPushButton>
 #include <QVBoxLayout>
 
 namespace dynamet::app {
@@ -19,7 +20,11 @@ DialogFoot::DialogFoot(QDialog* dialog) : problem_(new QLabel) {
     problem_->setWordWrap(true);
     problem_->hide();
     box->addWidget(problem_);
-    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Save | QDialogButtonBox::Cancel);
+    auto* buttons = new QDialogButtonBox;
+    auto* save = buttons->addButton(tr("Save"), QDialogButtonBox::AcceptRole);
+    save->setObjectName(QStringLiteral("act"));
+    save->setDefault(true);
+    buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole)->setAutoDefault(false);
     box->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::accepted, this, &DialogFoot::saveWanted);
     connect(buttons, &QDialogButtonBox::rejected, dialog, &QDialog::reject);

@@ -16,24 +16,32 @@ constexpr int kFieldWidth = 260;
 } // namespace
 
 FormDialog::FormDialog(Document& document, const QString& title, QWidget* parent)
-    : QDialog(parent), document_(document), form_(new QFormLayout), foot_(new DialogFoot(this)) {
+    : QDialog(parent), document_(document), form_(new QFormLayout), body_(new QWidget),
+      foot_(new DialogFoot(this)) {
     setWindowTitle(title);
     auto* box = new QVBoxLayout(this);
-    auto* body = new QWidget;
     form_->setContentsMargins(0, 0, 12, 0);
     form_->setFieldGrowthPolicy(QFormLayout::AllNonFixedFieldsGrow);
-    body->setLayout(form_);
+    body_->setLayout(form_);
     auto* scroll = new QScrollArea; // a low screen
     scroll->setWidgetResizable(true);
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll->setSizeAdjustPolicy(QAbstractScrollArea::AdjustToContents);
-    scroll->setWidget(body);
-    body->setAutoFillBackground(false);
+    scroll->setWidget(body_);
+    body_->setAutoFillBackground(false);
     scroll->viewport()->setAutoFillBackground(false);
     box->addWidget(scroll, 1);
     box->addWidget(foot_);
     connect(foot_, &DialogFoot::saveWanted, this, &FormDialog::save);
+}
+
+void FormDialog::showEvent(QShowEvent* event) {
+    constexpr int kAround = 120, kFrame = 36;
+    QDialog::showEvent(event);
+    const int room = screen()->availableGeometry().height() - kFrame;
+    resize(std::max(width(), body_->sizeHint().width() + kFrame),
+           std::min(room, std::max(height(), body_->sizeHint().height() + kAround)));
 }
 
 QLineEdit* FormDialog::addText(const QString& label, const std::string& value,

@@ -21,6 +21,8 @@ class FormDialog : public QDialog {
     FormDialog(Document& document, const QString& title, QWidget* parent);
 
   protected:
+    /// As high as its fields need, as far as the screen goes.
+    void showEvent(QShowEvent* event) override;
     QLineEdit* addText(const QString& label, const std::string& value,
                        const QString& hint = QString());
     QuantityField* addQuantity(const QString& label, QuantityKind kind,
@@ -41,6 +43,7 @@ class FormDialog : public QDialog {
   private:
     void save();
     QFormLayout* form_;
+    QWidget* body_;
     DialogFoot* foot_;
 };
 

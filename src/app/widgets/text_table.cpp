@@ -41,6 +41,7 @@ TextTable::TextTable(const QString& name, QWidget* parent)
     : QTableView(parent), model_(new TextTableModel(this)) {
     setModel(model_);
     setAccessibleName(name);
+    setObjectName(QStringLiteral("textTable"));
     setSelectionBehavior(QAbstractItemView::SelectRows);
     setSelectionMode(QAbstractItemView::SingleSelection);
     setEditTriggers(QAbstractItemView::NoEditTriggers);
