@@ -35,33 +35,73 @@ Result<bool> checkWish(const Appliance& appliance, const WantedHeat& wanted) {
 
 } // namespace
 
+namespace {
+
+Result<FoundSetting> looked(const Kitchen& kitchen, const Appliance& appliance,
+                            const WantedHeat& wanted, const Setting& setting) {
+    FoundSetting found{
+        setting, settingLabel(appliance.controls, setting), 1, {}, Provenance::measured, false};
+    for (const WantedZone& zone : wanted.zones) {
+        const auto field = fieldAt(kitchen, appliance.id, setting, zone.zone);
+        if (!field)
+            return tl::unexpected(field.error());
+        const Representative shown = representative(
+            *field, placeOf(kitchen, appliance, zone.zone).site.ambient.kelvin());
+        found.zones.push_back(shown);
+        found.probability *= chance(shown, zone);
+        found.provenance = std::max(found.provenance, shown.provenance);
+        for (const FieldNumber& n : field->numbers)
+            found.addedUp = found.addedUp || n.from == "burners added up";
+    }
+    return found;
+}
+
+double missedBy(const FoundSetting& found, const WantedHeat& wanted) {
+    double sum = 0;
+    for (std::size_t i = 0; i < wanted.zones.size(); ++i) {
+        const double at = found.zones[i].kelvin;
+        const double off = std::max({0.0, wanted.zones[i].lowK - at, at - wanted.zones[i].highK});
+        sum += off * off;
+    }
+    return sum;
+}
+
+} // namespace
+
 Result<std::vector<FoundSetting>> findSettings(const Kitchen& kitchen, const Appliance& appliance,
                                                const WantedHeat& wanted, double leastProbability) {
     if (const auto ok = checkWish(appliance, wanted); !ok)
         return tl::unexpected(ok.error());
     std::vector<FoundSetting> out;
     for (const Setting& setting : possibleSettings(appliance.controls, kDialSteps, kMostSettings)) {
-        FoundSetting found{
-            setting, settingLabel(appliance.controls, setting), 1, {}, Provenance::measured, false};
-        for (const WantedZone& zone : wanted.zones) {
-            const auto field = fieldAt(kitchen, appliance.id, setting, zone.zone);
-            if (!field)
-                return tl::unexpected(field.error());
-            const Representative shown = representative(
-                *field, placeOf(kitchen, appliance, zone.zone).site.ambient.kelvin());
-            found.zones.push_back(shown);
-            found.probability *= chance(shown, zone);
-            found.provenance = std::max(found.provenance, shown.provenance);
-            for (const FieldNumber& n : field->numbers)
-                found.addedUp = found.addedUp || n.from == "burners added up";
-        }
-        if (found.probability >= leastProbability)
-            out.push_back(std::move(found));
+        auto found = looked(kitchen, appliance, wanted, setting);
+        if (!found)
+            return tl::unexpected(found.error());
+        if (found->probability >= leastProbability)
+            out.push_back(std::move(*found));
     }
     std::stable_sort(out.begin(), out.end(), [](const FoundSetting& a, const FoundSetting& b) {
         return a.probability > b.probability;
     });
     return out;
+}
+
+Result<std::optional<FoundSetting>> nearestMeasured(const Kitchen& kitchen,
+                                                    const Appliance& appliance,
+                                                    const WantedHeat& wanted) {
+    if (const auto ok = checkWish(appliance, wanted); !ok)
+        return tl::unexpected(ok.error());
+    std::optional<FoundSetting> best;
+    const auto rated = kitchen.rated.find(appliance.id);
+    for (const RatedNumber& number :
+         rated == kitchen.rated.end() ? std::vector<RatedNumber>{} : rated->second) {
+        auto found = looked(kitchen, appliance, wanted, number.setting);
+        if (!found)
+            return tl::unexpected(found.error());
+        if (!best || missedBy(*found, wanted) < missedBy(*best, wanted))
+            best = std::move(*found);
+    }
+    return best;
 }
 
 } // namespace dynamet::kitchen

@@ -114,4 +114,22 @@ varianceShares(const std::vector<Contribution>& contributions, std::size_t most)
     return out;
 }
 
+std::string sheetWords(const Reduction& reduction, const kitchen::Representative& sheet,
+                       TemperatureUnit unit) {
+    constexpr double kAlikeK = 1;
+    const kitchen::FieldNumber* air = nullptr;
+    for (const kitchen::FieldNumber& n : reduction.fieldNumbers)
+        if (n.key.term == kitchen::Term::air)
+            air = &n;
+    if (!air || sheet.kelvin <= 0)
+        return "";
+    const double half = kitchen::kTwoSided95 * air->u;
+    if (std::abs(air->value - sheet.kelvin) < kAlikeK &&
+        std::abs(half - halfWidthK(sheet)) < kAlikeK)
+        return "";
+    return "The rate sheet shows " +
+           printTemperature(Temperature::kelvin(sheet.kelvin), unit, halfWidthK(sheet)) +
+           ": what food feels of air and walls together, the walls known less well than the air.";
+}
+
 } // namespace dynamet::rating

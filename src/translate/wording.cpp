@@ -140,12 +140,12 @@ std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& pr
         {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
         {"Grey rim", fmt::format("{} mm", printFixed(o.rimM * 1000, 0))},
         {"Weight lost",
-         fmt::format("about {} ± {} %", printFixed(o.waterLossShare() * 100 * water, 0),
-                     printFixed(2 * o.juiceU * 100 * water, 0))},
+         "about " + printPlusMinus(o.waterLossShare() * 100 * water, 2 * o.juiceU * 100 * water,
+                                   "%")},
         {"Within the band",
          fmt::format("{} % of the cut",
                      printFixed(100 * evennessOf(o.section, goal.bandLowK, goal.bandHighK), 0))},
-        {"At 5 to 54 °C", printDuration(o.dangerS)}};
+        {"In the danger zone", printDuration(o.dangerS)}};
 }
 
 std::string safetyLine(const Prepared& prepared, Units units) {

@@ -58,7 +58,7 @@ expect 2 "off the dial" "$cli" field "$work/k.dynamet" "Deck oven" oven=900C
 expect 0 "pull at" "$cli" translate "$work/k.dynamet" --recipe "Caraway pork loin" --to "Wall fan oven"
 expect 0 look_s "$cli" translate "$work/k.dynamet" --recipe pork-caraway --to "Basket fryer" --json
 [[ $(json "['rows'][0]['appliance']") == "Basket fryer" ]] || no "the row's appliance"
-expect 0 "1. Wall fan oven, 110 °C until the core reads 49 °C; then wait 4 min" "$cli" translate "$work/k.dynamet" --recipe venison-fennel --to "Deck oven" --stage 1
+expect 0 "1. Wall fan oven, 95 °C until the core reads 43 °C; then wait 7 min" "$cli" translate "$work/k.dynamet" --recipe venison-fennel --to "Deck oven" --stage 1
 expect 0 "1. Deck oven, " "$cli" translate "$work/k.dynamet" --recipe venison-fennel --to "Deck oven" --stage 1
 expect 0 watched_stage "$cli" translate "$work/k.dynamet" --recipe venison-fennel --to "Pass griddle" --stage 2 --json
 [[ $(json "['stage']") == 2 && $(json "['stages'].__len__()") == 2 ]] || no "the stage that moves"

@@ -14,7 +14,7 @@ constexpr std::size_t kMostRows = 40;
 
 FindPane::FindPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), form_(new QWidget), words_(new QLabel),
-      table_(new TextTable(tr("Setups that may do"))) {
+      table_(new TextTable(tr("Settings that give it"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     setProperty("guide", QStringLiteral("find"));
@@ -126,6 +126,25 @@ void FindPane::find() {
     showFound(*found, *wish);
 }
 
+/// Nothing is likely: how near the kitchen comes.
+QString FindPane::noneWords(const kitchen::WantedHeat& wish) const {
+    const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
+    const auto nearest = nearestMeasured(document_.kitchen(), *appliance, wish);
+    if (!nearest || !*nearest)
+        return tr("None: every chance is under 5 %, and nothing was measured yet. Rate a setting "
+                  "first.");
+    const auto unit = document_.units().temperature();
+    QStringList zones;
+    for (std::size_t i = 0; i < wish.zones.size(); ++i)
+        zones << tr("%1 %2").arg(text(wish.zones[i].zone),
+                                 text(printTemperature(
+                                     Temperature::kelvin((*nearest)->zones[i].kelvin), unit,
+                                     halfWidthK((*nearest)->zones[i]))));
+    return tr("None: every chance is under 5 %. The nearest measured is %1: %2.")
+        .arg(text(settingLabel(appliance->controls, (*nearest)->setting, unit)),
+             zones.join(QStringLiteral(", ")));
+}
+
 void FindPane::showFound(const std::vector<kitchen::FoundSetting>& found,
                          const kitchen::WantedHeat& wish) {
     const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
@@ -137,7 +156,8 @@ void FindPane::showFound(const std::vector<kitchen::FoundSetting>& found,
     QVector<QStringList> rows;
     for (std::size_t i = 0; i < std::min(found.size(), kMostRows); ++i) {
         const kitchen::FoundSetting& f = found[i];
-        QStringList row{text(printFixed(f.probability * 100, 0)) + tr(" %"), text(f.label)};
+        QStringList row{text(printFixed(f.probability * 100, 0)) + tr(" %"), text(settingLabel(appliance->controls, f.setting,
+                                           document_.units().temperature()))};
         for (const auto& shown : f.zones)
             row << text(printTemperature(Temperature::kelvin(shown.kelvin),
                                          document_.units().temperature(), halfWidthK(shown)));
@@ -149,9 +169,9 @@ void FindPane::showFound(const std::vector<kitchen::FoundSetting>& found,
     table_->show(headers, rows);
     words_->setText(
         found.empty()
-            ? tr("No setup is likely to be that: every chance is under 5 %. Widen the "
-                 "wish, or test more setups.")
-            : tr("Setups that may do: %1, the surest first. Enter shows one in the rate sheet.")
+            ? noneWords(wish)
+            : tr("Settings likely to give that: %1, the surest first. Enter shows one in the rate "
+                 "sheet.")
                   .arg(found.size()));
     table_->setCurrentRow(0);
 }

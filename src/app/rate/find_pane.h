@@ -33,6 +33,7 @@ class FindPane : public QWidget {
         QLineEdit *low, *high;
     };
     Result<kitchen::WantedHeat> wanted() const;
+    QString noneWords(const kitchen::WantedHeat& wish) const;
     void showFound(const std::vector<kitchen::FoundSetting>& found,
                    const kitchen::WantedHeat& wish);
     Document& document_;

@@ -54,7 +54,7 @@ void CauseBar::paintEvent(QPaintEvent*) {
 
 FoundPane::FoundPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), sentence_(new QLabel), refusal_(new QLabel),
-      numbers_(new QWidget), bar_(new CauseBar), warnings_(new QLabel),
+      numbers_(new QWidget), bar_(new CauseBar), sheet_(new QLabel), warnings_(new QLabel),
       save_(new QPushButton(tr("Save the rating  (Ctrl+Enter)"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
@@ -68,7 +68,9 @@ FoundPane::FoundPane(Document& document, QWidget* parent)
     refusal_->setObjectName(QStringLiteral("caution"));
     refusal_->setAccessibleName(tr("Why there is no result"));
     warnings_->setObjectName(QStringLiteral("caution"));
-    for (QLabel* label : {sentence_, refusal_, warnings_}) {
+    sheet_->setObjectName(QStringLiteral("quiet"));
+    sheet_->setAccessibleName(tr("Beside the rate sheet"));
+    for (QLabel* label : {sentence_, refusal_, sheet_, warnings_}) {
         label->setWordWrap(true);
         label->setTextInteractionFlags(Qt::TextSelectableByMouse);
     }
@@ -76,8 +78,8 @@ FoundPane::FoundPane(Document& document, QWidget* parent)
     save_->setAccessibleName(tr("Save the rating"));
     box->addWidget(overline);
     for (QWidget* w : {static_cast<QWidget*>(sentence_), static_cast<QWidget*>(refusal_),
-                       static_cast<QWidget*>(save_), numbers_, static_cast<QWidget*>(bar_),
-                       static_cast<QWidget*>(warnings_)})
+                       static_cast<QWidget*>(save_), numbers_, static_cast<QWidget*>(sheet_),
+                       static_cast<QWidget*>(bar_), static_cast<QWidget*>(warnings_)})
         box->addWidget(w);
     box->addStretch();
     connect(save_, &QPushButton::clicked, this, &FoundPane::saveWanted);
@@ -95,7 +97,8 @@ void FoundPane::showNothing() {
     sentence_->setObjectName(QStringLiteral("quiet"));
     sentence_->setStyleSheet({});
     for (QWidget* w : {static_cast<QWidget*>(refusal_), static_cast<QWidget*>(warnings_),
-                       static_cast<QWidget*>(save_), static_cast<QWidget*>(bar_)})
+                       static_cast<QWidget*>(save_), static_cast<QWidget*>(sheet_),
+                       static_cast<QWidget*>(bar_)})
         w->hide();
 }
 
@@ -115,8 +118,10 @@ void FoundPane::ask(const std::vector<QString>& questions) {
     save_->setText(tr("Yes, save it all the same"));
 }
 
-void FoundPane::show(const rating::Reduction& reduction, bool saved) {
+void FoundPane::show(const rating::Reduction& reduction, bool saved, const QString& sheet) {
     clearNumbers();
+    sheet_->setText(sheet);
+    sheet_->setVisible(!sheet.isEmpty());
     refusal_->hide();
     sentence_->setObjectName(QStringLiteral("sentence"));
     sentence_->setStyleSheet(QStringLiteral("font-size: 18px; color: #1b2426;"));

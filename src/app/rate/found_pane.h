@@ -35,7 +35,8 @@ class FoundPane : public QWidget {
     explicit FoundPane(Document& document, QWidget* parent = nullptr);
     void showNothing();
     void showRefusal(const QString& reason);
-    void show(const rating::Reduction& reduction, bool saved);
+    /// `sheet` says why the rate sheet shows another number; may be empty.
+    void show(const rating::Reduction& reduction, bool saved, const QString& sheet = QString());
     /// Asks before a result is saved that would make nonsense of others: saving again says yes.
     void ask(const std::vector<QString>& questions);
 
@@ -49,6 +50,7 @@ class FoundPane : public QWidget {
     QLabel* refusal_;
     QWidget* numbers_;
     CauseBar* bar_;
+    QLabel* sheet_;
     QLabel* warnings_;
     QPushButton* save_;
 };

@@ -27,6 +27,7 @@ HowPane::HowPane(Document& document, QWidget* parent)
       conditions_(new ConditionsForm(document, this)) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
+    conditions_->hide();
     setMinimumWidth(272); // its longest button, the scroll bar beside
     auto* outer = new QVBoxLayout(this);
     outer->setContentsMargins(0, 0, 0, 0);
@@ -196,8 +197,7 @@ QLineEdit* HowPane::reading(QFormLayout& form, const QString& label, const QStri
     edit->setToolTip(hint);
     edit->setText(kept_[protocol_->id]["reading:" + role]);
     form.addRow(label, edit);
-    // After the key: what it starts may put another form in this one's place.
-    connect(edit, &QLineEdit::returnPressed, this, &HowPane::keyedReady, Qt::QueuedConnection);
+    connect(edit, &QLineEdit::returnPressed, this, &HowPane::keyedReady);
     readings_.emplace_back(role, edit);
     return edit;
 }
@@ -238,7 +238,7 @@ void HowPane::addSources() {
     if (!protocol_->fromLog)
         work->setObjectName(QStringLiteral("act"));
     work->setAccessibleName(tr("Work it out"));
-    connect(work, &QPushButton::clicked, this, &HowPane::keyedReady, Qt::QueuedConnection);
+    connect(work, &QPushButton::clicked, this, &HowPane::keyedReady);
     column_->addWidget(work);
 }
 

@@ -14,7 +14,7 @@ RatePage::RatePage(Document& document, QWidget* parent)
       draft_(new QPushButton), sheet_(new RateSheetView(document)),
       beside_(new SheetBeside(document)),
       setting_(new SettingEdit(tr("Rate at"), SettingEdit::Preheat::left)), where_(new QLabel),
-      cellTests_(new QComboBox), with_(new QComboBox), bench_(new Bench(document)),
+      cellTests_(new QComboBox), with_(new QComboBox), bench_(new TestBench(document)),
       pages_(new QStackedWidget), tabs_(new QButtonGroup(this)), find_(new FindPane(document)),
       drift_(new DriftPane(document)), plane_(new HeatPlanePage(document)),
       thermometers_(new ThermometersPane(document)) {
@@ -27,7 +27,7 @@ RatePage::RatePage(Document& document, QWidget* parent)
     buildPages(box);
     connect(sheet_, &RateSheetView::cellChosen, this, &RatePage::cellChosen);
     connect(setting_, &SettingEdit::edited, this, &RatePage::settingTyped);
-    connect(bench_, &Bench::testChanged, this, &RatePage::showDraft);
+    connect(bench_, &TestBench::testChanged, this, &RatePage::showDraft);
     connect(&document_, &Document::changed, this, &RatePage::refresh);
     connect(&document_, &Document::unitsChanged, this, [this] {
         showSheet();

@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "app/rate/bench.h"
+#include "app/rate/test_bench.h"
 #include "app/rate/drift_pane.h"
 #include "app/rate/find_pane.h"
 #include "app/rate/heat_plane_page.h"
@@ -72,7 +72,7 @@ class RatePage : public QWidget {
     QLabel* where_;        ///< the cell that is rated, in words
     QComboBox* cellTests_; ///< tests of the chosen cell
     QComboBox* with_;      ///< vessel of a hob, insert of anything else
-    Bench* bench_;
+    TestBench* bench_;
     QStackedWidget* pages_;
     QButtonGroup* tabs_;
     FindPane* find_;

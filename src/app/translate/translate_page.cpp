@@ -7,25 +7,33 @@
 
 #include <QFrame>
 #include <QHBoxLayout>
+#include <QPushButton>
+#include <QVBoxLayout>
 #include <nlohmann/json.hpp>
 
 namespace dynamet::app {
 namespace {
 constexpr int kCoalesceMs = 12; // a slider sends faster than that
+constexpr int kOnePaneBelow = 880, kWrittenWidth = 288, kOutcomeWidth = 248;
+
+/// A pane that is higher than the window is scrolled, each on its own.
+QScrollArea* scrolled(QWidget* pane) {
+    auto* out = new QScrollArea;
+    out->setWidgetResizable(true);
+    out->setFrameShape(QFrame::NoFrame);
+    out->setFocusPolicy(Qt::NoFocus);
+    out->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    out->setWidget(pane);
+    return out;
+}
 }
 
 TranslatePage::TranslatePage(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), written_(new WrittenPane(document)),
-      outcome_(new OutcomePane(document)), reach_(new ReachPane(document)) {
+      outcome_(new OutcomePane(document)), reach_(new ReachPane(document)),
+      tabs_(new QWidget), tabGroup_(new QButtonGroup(this)) {
     setProperty("guide", QStringLiteral("translate"));
-    auto* box = new QHBoxLayout(this);
-    box->setContentsMargins(0, 0, 0, 0);
-    box->setSpacing(1);
-    written_->setFixedWidth(288);
-    outcome_->setFixedWidth(248);
-    box->addWidget(written_);
-    box->addWidget(outcome_);
-    box->addWidget(reach_, 1);
+    buildPanes();
     asked_.setSingleShot(true);
     asked_.setInterval(kCoalesceMs);
     connect(&asked_, &QTimer::timeout, this, &TranslatePage::ask);
@@ -64,6 +72,53 @@ TranslatePage::TranslatePage(Document& document, QWidget* parent)
                 reach_->showDetail(row, *detail);
             });
     connect(reach_, &ReachPane::keepWanted, this, &TranslatePage::keep);
+}
+
+void TranslatePage::buildPanes() {
+    auto* outer = new QVBoxLayout(this);
+    outer->setContentsMargins(0, 0, 0, 0);
+    outer->setSpacing(1);
+    auto* tabLine = new QHBoxLayout(tabs_);
+    tabLine->setContentsMargins(8, 4, 8, 4);
+    int at = 0;
+    for (const QString& name : {tr("Recipe"), tr("Outcome"), tr("Appliances")}) {
+        auto* tab = new QPushButton(name);
+        tab->setObjectName(QStringLiteral("method"));
+        tab->setCheckable(true);
+        tab->setChecked(at == 2);
+        tab->setAccessibleName(tr("Pane %1").arg(name));
+        tabGroup_->addButton(tab, at++);
+        tabLine->addWidget(tab);
+    }
+    tabLine->addStretch();
+    connect(tabGroup_, &QButtonGroup::idClicked, this, &TranslatePage::arrange);
+    auto* box = new QHBoxLayout;
+    box->setSpacing(1);
+    writtenArea_ = scrolled(written_);
+    outcomeArea_ = scrolled(outcome_);
+    box->addWidget(writtenArea_);
+    box->addWidget(outcomeArea_);
+    box->addWidget(reach_, 1);
+    outer->addWidget(tabs_);
+    outer->addLayout(box, 1);
+}
+
+void TranslatePage::arrange() {
+    const bool one = width() < kOnePaneBelow;
+    const int at = tabGroup_->checkedId();
+    tabs_->setVisible(one);
+    writtenArea_->setVisible(!one || at == 0);
+    outcomeArea_->setVisible(!one || at == 1);
+    reach_->setVisible(!one || at == 2);
+    writtenArea_->setMinimumWidth(one ? 0 : kWrittenWidth);
+    outcomeArea_->setMinimumWidth(one ? 0 : kOutcomeWidth);
+    writtenArea_->setMaximumWidth(one ? QWIDGETSIZE_MAX : kWrittenWidth);
+    outcomeArea_->setMaximumWidth(one ? QWIDGETSIZE_MAX : kOutcomeWidth);
+}
+
+void TranslatePage::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    arrange();
 }
 
 void TranslatePage::activate() {

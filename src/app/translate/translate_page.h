@@ -8,6 +8,8 @@
 #include "app/translate/translation_worker.h"
 #include "app/translate/written_pane.h"
 
+#include <QButtonGroup>
+#include <QScrollArea>
 #include <QTimer>
 
 namespace dynamet::app {
@@ -23,7 +25,12 @@ class TranslatePage : public QWidget {
     WrittenPane& written() { return *written_; }
     void chooseTarget(const std::string& applianceId);
 
+  protected:
+    void resizeEvent(QResizeEvent* event) override;
+
   private:
+    void buildPanes();
+    void arrange();
     void ask();
     void keep();
     Document& document_;
@@ -33,6 +40,9 @@ class TranslatePage : public QWidget {
     WrittenPane* written_;
     OutcomePane* outcome_;
     ReachPane* reach_;
+    QWidget* tabs_; ///< one pane at a time in a narrow window
+    QButtonGroup* tabGroup_;
+    QScrollArea *writtenArea_, *outcomeArea_;
 };
 
 } // namespace dynamet::app

@@ -99,6 +99,8 @@ void WrittenPane::build() {
     facts_->setAccessibleName(tr("Where it was written"));
     for (QLabel* label : {text_, facts_, piece_})
         label->setWordWrap(true);
+    facts_->setTextFormat(Qt::PlainText);
+    piece_->setTextFormat(Qt::PlainText);
     text_->setTextFormat(Qt::RichText);
     facts_->setStyleSheet(QStringLiteral("font-weight: bold"));
     piece_->setObjectName(QStringLiteral("quiet"));

@@ -1,10 +1,11 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "app/rate/bench.h"
+#include "app/rate/test_bench.h"
 
 #include "app/rate/import_dialog.h"
 #include "rating/doubts.h"
+#include "rating/found_words.h"
 #include "rating/given_values.h"
 #include "rating/height_series.h"
 #include "rating/reduce.h"
@@ -30,7 +31,7 @@ bool movesAir(kitchen::ApplianceKind kind) {
 
 } // namespace
 
-Bench::Bench(Document& document, QWidget* parent)
+TestBench::TestBench(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), methods_(new QWidget), tabs_(new QWidget),
       tabGroup_(new QButtonGroup(this)), line_(new QHBoxLayout), how_(new HowPane(document)),
       trace_(new TracePane(document)), found_(new FoundPane(document)) {
@@ -61,9 +62,9 @@ Bench::Bench(Document& document, QWidget* parent)
     connect(tabGroup_, &QButtonGroup::idClicked, this,
             [this](int pane) { attend(static_cast<Attention>(pane)); });
     connect(how_, &HowPane::importWanted, this, [this] { importLog(); });
-    connect(how_, &HowPane::keyedReady, this, &Bench::takeTyped);
-    connect(&how_->conditions(), &ConditionsForm::instrumentChosen, this, &Bench::showHow);
-    connect(found_, &FoundPane::saveWanted, this, &Bench::save);
+    connect(how_, &HowPane::keyedReady, this, &TestBench::takeTyped);
+    connect(&how_->conditions(), &ConditionsForm::instrumentChosen, this, &TestBench::showHow);
+    connect(found_, &FoundPane::saveWanted, this, &TestBench::save);
     connect(&document_, &Document::unitsChanged, this, [this] {
         showHow();
         if (test_)
@@ -71,14 +72,15 @@ Bench::Bench(Document& document, QWidget* parent)
     });
 }
 
-const kitchen::Appliance* Bench::appliance() const {
+const kitchen::Appliance* TestBench::appliance() const {
     return findAppliance(document_.kitchen(), place_.applianceId);
 }
 
-void Bench::stand(const BenchPlace& place, const kitchen::Representative& expected) {
+void TestBench::stand(const BenchPlace& place, const kitchen::Representative& expected) {
     const bool another = place.applianceId != place_.applianceId;
     const bool moved = !(place == place_);
     place_ = place;
+    expected_ = expected;
     if (!appliance())
         return;
     if (moved && test_)
@@ -92,7 +94,7 @@ void Bench::stand(const BenchPlace& place, const kitchen::Representative& expect
     }
 }
 
-void Bench::clear() {
+void TestBench::clear() {
     test_.reset();
     reduction_.reset();
     saved_ = doubted_ = false;
@@ -105,7 +107,7 @@ void Bench::clear() {
     emit testChanged();
 }
 
-void Bench::listProtocols() {
+void TestBench::listProtocols() {
     qDeleteAll(methods_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly));
     delete methods_->layout();
     auto* line = new QHBoxLayout(methods_);
@@ -132,7 +134,7 @@ void Bench::listProtocols() {
     chooseProtocol(first);
 }
 
-void Bench::chooseProtocol(const std::string& id) {
+void TestBench::chooseProtocol(const std::string& id) {
     protocol_ = rating::findProtocol(id);
     for (QPushButton* button : methods_->findChildren<QPushButton*>())
         button->setChecked(button->accessibleName() == text(protocol_->title));
@@ -143,7 +145,7 @@ void Bench::chooseProtocol(const std::string& id) {
         clear();
 }
 
-void Bench::showHow() {
+void TestBench::showHow() {
     if (!protocol_ || !appliance())
         return;
     rating::TestPlace place{appliance(), &place_.setting,
@@ -152,13 +154,13 @@ void Bench::showHow() {
     how_->show(*protocol_, rating::givenValues(protocol_->id, place));
 }
 
-void Bench::attend(Attention attention) {
+void TestBench::attend(Attention attention) {
     attention_ = attention;
     arrange();
 }
 
 /// The pane that matters now is wide; in a narrow window it is alone.
-void Bench::arrange() {
+void TestBench::arrange() {
     const bool one = width() < kOnePaneBelow;
     tabs_->setVisible(one);
     tabGroup_->button(static_cast<int>(attention_))->setChecked(true);
@@ -172,12 +174,12 @@ void Bench::arrange() {
     line_->setStretch(4, wide(Attention::found));
 }
 
-void Bench::resizeEvent(QResizeEvent* event) {
+void TestBench::resizeEvent(QResizeEvent* event) {
     QWidget::resizeEvent(event);
     arrange();
 }
 
-Result<book::TestRecord> Bench::newTest() const {
+Result<book::TestRecord> TestBench::newTest() const {
     const kitchen::Appliance* on = appliance();
     if (!on || !protocol_)
         return fail(Errc::invalidArgument, "choose a setting in the rate sheet first");
@@ -211,7 +213,7 @@ Result<book::TestRecord> Bench::newTest() const {
 }
 
 /// The photo goes into the book only with its test.
-bool Bench::keepPhoto(book::TestRecord& test) {
+bool TestBench::keepPhoto(book::TestRecord& test) {
     std::string photo;
     if (const auto ok = how_->conditions().fill(test, photo); !ok) {
         say(text(ok.error().message));
@@ -228,7 +230,7 @@ bool Bench::keepPhoto(book::TestRecord& test) {
     return true;
 }
 
-void Bench::importLog(const QString& path) {
+void TestBench::importLog(const QString& path) {
     if (!protocol_)
         return;
     if (!protocol_->fromLog)
@@ -244,7 +246,7 @@ void Bench::importLog(const QString& path) {
     keepAndWork(std::move(*test));
 }
 
-void Bench::takeTyped() {
+void TestBench::takeTyped() {
     auto test = newTest();
     if (!test)
         return say(text(test.error().message));
@@ -262,7 +264,7 @@ void Bench::takeTyped() {
     keepAndWork(std::move(*test));
 }
 
-void Bench::keepAndWork(book::TestRecord test) {
+void TestBench::keepAndWork(book::TestRecord test) {
     if (!keepPhoto(test))
         return;
     test_ = test;
@@ -274,7 +276,7 @@ void Bench::keepAndWork(book::TestRecord test) {
     work(test);
 }
 
-void Bench::work(const book::TestRecord& test) {
+void TestBench::work(const book::TestRecord& test) {
     test_ = test;
     saved_ = doubted_ = false;
     const auto reduction = rating::reduce(inputOf(test, document_.kitchen().instruments));
@@ -286,14 +288,14 @@ void Bench::work(const book::TestRecord& test) {
         found_->showRefusal(text(reduction.error().message));
     } else {
         addHeightSeries();
-        found_->show(*reduction_, saved_);
+        showFound();
     }
     attend(Attention::found);
     emit testChanged();
 }
 
 /// Missing conditions are asked for once a session; they stay unknown, never a default.
-void Bench::askOnce() {
+void TestBench::askOnce() {
     const QStringList missing = how_->conditions().missing();
     if (asked_ || missing.isEmpty())
         return;
@@ -302,7 +304,14 @@ void Bench::askOnce() {
             .arg(missing.join(tr(", "))));
 }
 
-std::vector<QString> Bench::doubts() const {
+/// Once it counts, the sheet's number stands beside it.
+void TestBench::showFound() {
+    found_->show(*reduction_, saved_,
+                 saved_ ? text(sheetWords(*reduction_, expected_, document_.units().temperature()))
+                        : QString());
+}
+
+std::vector<QString> TestBench::doubts() const {
     std::vector<QString> out;
     const auto unit = document_.units().temperature();
     for (const auto& doubt :
@@ -312,7 +321,7 @@ std::vector<QString> Bench::doubts() const {
     return out;
 }
 
-void Bench::save() {
+void TestBench::save() {
     if (!test_ || !reduction_ || saved_ || !appliance())
         return;
     if (test_->setting != settingText(appliance()->controls, place_.setting) ||
@@ -327,11 +336,11 @@ void Bench::save() {
     if (!done)
         return say(text(done.error().message));
     saved_ = true;
-    found_->show(*reduction_, true);
+    showFound();
     say(tr("Saved. The line-up and the rate sheet show it now."));
 }
 
-void Bench::showTest(const book::TestRecord& test) {
+void TestBench::showTest(const book::TestRecord& test) {
     protocol_ = rating::findProtocol(test.protocol);
     for (QPushButton* button : methods_->findChildren<QPushButton*>())
         button->setChecked(button->accessibleName() == text(protocol_->title));
@@ -340,7 +349,7 @@ void Bench::showTest(const book::TestRecord& test) {
     work(test);
 }
 
-void Bench::refresh(const std::vector<book::TestLine>& lines) {
+void TestBench::refresh(const std::vector<book::TestLine>& lines) {
     lines_ = lines;
     how_->conditions().refresh();
     showHow();
@@ -357,11 +366,11 @@ void Bench::refresh(const std::vector<book::TestLine>& lines) {
     if (!there)
         clear();
     else if (reduction_)
-        found_->show(*reduction_, saved_);
+        showFound();
 }
 
 /// A test over coals says what its series of grate heights makes of the bed.
-void Bench::addHeightSeries() {
+void TestBench::addHeightSeries() {
     const auto* falls = rating::find(*reduction_, "irradiation_W_m2");
     const auto here = parseSetting(appliance()->controls, test_->setting);
     if (!falls || !here)

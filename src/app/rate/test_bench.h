@@ -23,10 +23,10 @@ struct BenchPlace {
 
 /// How | Trace | Found and the course of one test between them. What is on the bench belongs to its
 /// place: another place clears it, nothing is ever saved under another setting than it was made at.
-class Bench : public QWidget {
+class TestBench : public QWidget {
     Q_OBJECT
   public:
-    explicit Bench(Document& document, QWidget* parent = nullptr);
+    explicit TestBench(Document& document, QWidget* parent = nullptr);
     /// Stands at a cell; `expected` is what it is thought to be. Typed readings stay.
     void stand(const BenchPlace& place, const kitchen::Representative& expected);
     void importLog(const QString& path = {});
@@ -59,6 +59,7 @@ class Bench : public QWidget {
     void keepAndWork(book::TestRecord test);
     void work(const book::TestRecord& test);
     std::vector<QString> doubts() const;
+    void showFound();
     void addHeightSeries();
     void askOnce();
     const kitchen::Appliance* appliance() const;
@@ -66,6 +67,7 @@ class Bench : public QWidget {
 
     Document& document_;
     BenchPlace place_;
+    kitchen::Representative expected_; ///< what the rate sheet shows there
     const rating::Protocol* protocol_ = nullptr;
     std::optional<book::TestRecord> test_;
     std::optional<rating::Reduction> reduction_;
