@@ -52,6 +52,9 @@ RecipeRecord beginRecipe(const kitchen::Kitchen& kitchen, const Choices& choices
     out.piece.food = food::shippedFoods().front();
     out.piece.shape = heat::shapeOf(out.piece.food.shape).value_or(heat::Shape::slab);
     out.piece.thicknessM = out.piece.food.thicknessM;
+    out.piece.widthM = out.piece.food.widthM;
+    out.piece.form = out.piece.food.usualForm;
+    out.piece.startK = out.piece.food.usualStartK;
     const auto scales = food::scalesWith(choices.scales);
     const auto levels = levelsOf(scales.front(), out.piece.food.foodClass);
     if (!levels.empty())
@@ -59,8 +62,7 @@ RecipeRecord beginRecipe(const kitchen::Kitchen& kitchen, const Choices& choices
     if (kitchen.appliances.empty())
         return out;
     const kitchen::Appliance& first = kitchen.appliances.front();
-    const auto settings = kitchen::possibleSettings(first.controls, 2, 3);
-    out.reference = {first.id, settings[settings.size() / 2], first.zones.front().name,
+    out.reference = {first.id, kitchen::usualSetting(first.controls), first.zones.front().name,
                      isHob(first.kind) ? first.standardVesselId : ""};
     out.settingText = settingText(first.controls, out.reference.setting);
     return out;

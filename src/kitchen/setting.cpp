@@ -306,6 +306,22 @@ std::vector<Setting> possibleSettings(const std::vector<Control>& controls, int 
     return out;
 }
 
+Setting usualSetting(const std::vector<Control>& controls) {
+    constexpr int kPlaces = 8;
+    constexpr double kPreheatC = 200;
+    Setting out;
+    for (const Control& control : controls) {
+        if (control.kind == ControlKind::preheat) {
+            out.values.emplace_back(dialValue(control, Temperature::celsius(kPreheatC)));
+            continue;
+        }
+        const auto values = possibleValues(control, kPlaces, Places::round);
+        out.values.push_back(values.empty() ? ControlValue(LabelIndex{0})
+                                            : values[values.size() / 2]);
+    }
+    return out;
+}
+
 std::optional<double> alongDial(const std::vector<Control>& controls, const Setting& setting,
                                 std::size_t& controlIndex) {
     for (std::size_t i = 0; i < std::min(controls.size(), setting.values.size()); ++i) {

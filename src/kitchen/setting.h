@@ -87,6 +87,8 @@ enum class Places { even, round };
 /// step; gas marks at every mark), burner sets all combinations up to `most` in all.
 std::vector<Setting> possibleSettings(const std::vector<Control>& controls, int numericSteps = 12,
                                       std::size_t most = 400, Places places = Places::even);
+/// A setting to begin with: the middle of every knob, a pan's preheat at its usual 200 °C.
+Setting usualSetting(const std::vector<Control>& controls);
 /// A setting as one number along its first ordered control (dial unit, or a label's number), for
 /// interpolation; nullopt when it has none.
 std::optional<double> alongDial(const std::vector<Control>& controls, const Setting& setting,

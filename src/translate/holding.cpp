@@ -103,9 +103,8 @@ std::string whyNotHeld(const cook::FoodPiece& piece, double goalK, const kitchen
 std::string whyNotByCore(const Request& request, double recipePeakK, double boilingK) {
     if (request.lastForS <= 0 || recipePeakK < boilingK - kPlateauK)
         return "";
-    return "not known, because the recipe's time takes the middle up to where water boils; there "
-           "it stands still, and colour, dryness or tenderness decide when it is done, which "
-           "Dynamet cannot carry over yet";
+    return "not known, because by then the middle stands where water boils: colour, dryness or "
+           "tenderness decide, and they cannot be carried over yet";
 }
 
 } // namespace dynamet::translate

@@ -135,8 +135,12 @@ Row findBestSetting(const Prepared& prepared, const Target& target, std::stop_to
     const Request& request = prepared.request;
     const double written = writtenStageS(request);
     search.byClock = request.moved && request.lastForS > 0;
-    if (target.applianceId == movedFrom(request).applianceId)
-        search.consider(movedFrom(request).setting, written);
+    const Reference& from = movedFrom(request);
+    if (target.applianceId == from.applianceId)
+        search.consider(from.setting, written);
+    // In its own place the recipe stands as it was written.
+    if (target == Target{from.applianceId, from.zone, from.vesselId} && search.best.reached)
+        return search.best;
     for (const Setting& setting :
          possibleSettings(search.appliance->controls, kCoarsePlaces, kMostCoarse))
         for (double factor : timeFactors(written))

@@ -72,11 +72,24 @@ std::string pullWords(const Row& row, Units units) {
     return pullAlone(row, units) + turnWords(row, ", ");
 }
 
+namespace {
+
+/// "1:05"
+std::string clock(double seconds) {
+    const long minutes = std::lround(seconds / 60);
+    return fmt::format("{}:{:02}", minutes / 60, minutes % 60);
+}
+
+} // namespace
+
 std::string windowWords(const Window& window) {
     const double last = window.latestS.value_or(window.expectS);
     if (window.lookS >= 300 && last < 3600 && window.latestS)
         return fmt::format("look {:.0f}, expect {:.0f}, latest {:.0f} min", window.lookS / 60,
                            window.expectS / 60, *window.latestS / 60);
+    if (window.lookS >= 300 && window.latestS) // hours and minutes, the unit once
+        return fmt::format("look {}, expect {}, latest {} h", clock(window.lookS),
+                           clock(window.expectS), clock(*window.latestS));
     std::string out = fmt::format("look {}, expect {}", printDuration(window.lookS),
                                   printDuration(window.expectS));
     if (window.latestS)
@@ -139,9 +152,8 @@ std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& pr
         {"Time there", printDuration(o.pullS)},
         {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
         {"Grey rim", fmt::format("{} mm", printFixed(o.rimM * 1000, 0))},
-        {"Weight lost",
-         "about " + printPlusMinus(o.waterLossShare() * 100 * water, 2 * o.juiceU * 100 * water,
-                                   "%")},
+        {"Weight lost", "about " + printPlusMinus(o.waterLossShare() * 100 * water,
+                                                  2 * o.juiceU * 100 * water, "%")},
         {"Within the band",
          fmt::format("{} % of the cut",
                      printFixed(100 * evennessOf(o.section, goal.bandLowK, goal.bandHighK), 0))},

@@ -58,6 +58,7 @@ QLayout* RatePage::buildSettingLine() {
     words->setObjectName(QStringLiteral("heading"));
     line->addWidget(words);
     line->addWidget(setting_);
+    setting_->orderAfter(sheet_);
     where_->setObjectName(QStringLiteral("quiet"));
     where_->setAccessibleName(tr("Setting to be rated"));
     where_->setTextFormat(Qt::PlainText);

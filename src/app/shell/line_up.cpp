@@ -239,6 +239,8 @@ void LineUp::setFolded(bool folded) {
     setFixedWidth(folded ? 56 : 232);
     delegate_->narrow = folded;
     filter_->setVisible(!folded);
+    for (QLabel* words : empty_->findChildren<QLabel*>())
+        words->setVisible(!folded);
     list_->doItemsLayout();
 }
 

@@ -170,6 +170,8 @@ void StartPage::showProblem(const QString& words) {
 }
 
 void StartPage::tryOpen(const QString& path) {
+    if (path.trimmed().isEmpty())
+        return showProblem(tr("Type where the book is, or press Browse."));
     if (const auto opened = document_.open(atHome(path)); !opened)
         showProblem(text(opened.error().message));
 }

@@ -45,6 +45,7 @@ PieceDialog::PieceDialog(Document& document, const book::RecipeRecord& recipe, Q
     connect(shape_, &QComboBox::currentIndexChanged, this, &PieceDialog::showMeasures);
     fillLevels();
     showMeasures();
+    food_->setFocus();
 }
 
 void PieceDialog::buildChoosers() {
@@ -72,8 +73,10 @@ void PieceDialog::buildMeasures() {
     QStringList others;
     for (const double thickness : piece.othersM)
         others << text(printLength(thickness, units.inches));
-    others_ = addText(tr("Other pieces, their thickness"), plain(others.join(QStringLiteral("; "))),
-                      tr("none, or 30 mm; 36 mm"));
+    others_ = addText(
+        tr("Other pieces, their thickness"), plain(others.join(QStringLiteral("; "))),
+        tr("none, or %1; %2")
+            .arg(text(printLength(0.030, units.inches)), text(printLength(0.036, units.inches))));
     rounds_ = new QSpinBox;
     rounds_->setRange(1, 20);
     rounds_->setButtonSymbols(QAbstractSpinBox::NoButtons);
@@ -139,9 +142,10 @@ void PieceDialog::takeFood() {
 void PieceDialog::fillLevels() {
     level_->clear();
     const bool own = food().id == recipe_.piece.food.id;
-    if (own)
-        level_->addItem(recipe_.lastForS > 0 ? tr("what the recipe's time gives")
-                                             : tr("as written: %1").arg(text(recipe_.goal.words)));
+    const bool byClock = recipe_.lastForS > 0, first = own || byClock;
+    if (first)
+        level_->addItem(byClock ? tr("what the recipe's time gives")
+                                : tr("as written: %1").arg(text(recipe_.goal.words)));
     const auto unit = document_.units().temperature();
     const auto levels = levelsOf(scale(), food().foodClass);
     for (const food::DonenessLevel& level : levels)
@@ -149,7 +153,7 @@ void PieceDialog::fillLevels() {
                             .arg(text(level.name),
                                  text(printTemperature(Temperature::kelvin(level.lowK), unit)),
                                  text(printTemperature(Temperature::kelvin(level.highK), unit))));
-    level_->setCurrentIndex(own ? 0 : static_cast<int>(levels.size() / 2));
+    level_->setCurrentIndex(first ? 0 : static_cast<int>(levels.size() / 2));
     scale_->setToolTip(tr("read %1").arg(QString::fromUtf8(words(scale().readAt))));
 }
 
@@ -180,7 +184,7 @@ Result<bool> PieceDialog::takeMeasures(cook::FoodPiece& piece) const {
 }
 
 Result<translate::Goal> PieceDialog::goal() const {
-    const bool own = food().id == recipe_.piece.food.id;
+    const bool own = food().id == recipe_.piece.food.id || recipe_.lastForS > 0;
     const int level = level_->currentIndex() - (own ? 1 : 0);
     const auto levels = levelsOf(scale(), food().foodClass);
     if (level >= 0 && level < static_cast<int>(levels.size()))

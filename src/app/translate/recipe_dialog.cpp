@@ -8,6 +8,7 @@
 
 #include <QFormLayout>
 #include <QLabel>
+#include <QScreen>
 #include <QScrollArea>
 #include <QTimer>
 #include <QVBoxLayout>
@@ -20,7 +21,6 @@ RecipeDialog::RecipeDialog(Document& document, const book::RecipeRecord& recipe,
       stages_(new QWidget), stagesBox_(new QVBoxLayout(stages_)), foot_(new DialogFoot(this)) {
     setWindowTitle(tr("The recipe"));
     setProperty("guide", QStringLiteral("translate"));
-    resize(980, 700);
     auto* box = new QVBoxLayout(this);
     box->addLayout(buildHead());
     auto* overline = new QLabel(tr("STAGES, IN THE ORDER THEY ARE COOKED"));
@@ -103,6 +103,17 @@ void RecipeDialog::showStages(const std::vector<book::StageRecord>& before,
         edits_.push_back(edit);
     }
     stagesBox_->addStretch();
+    fit();
+    QTimer::singleShot(0, this, &RecipeDialog::fit); // once the new stages are laid out
+}
+
+/// As high as its stages need, as far as the screen goes.
+void RecipeDialog::fit() {
+    constexpr int kWidth = 980, kAround = 410, kEdge = 40;
+    const QSize room = screen()->availableGeometry().size() - QSize(kEdge, kEdge);
+    stagesBox_->activate();
+    const int wanted = kAround + stages_->sizeHint().height();
+    resize(std::min(kWidth, room.width()), std::min(wanted, room.height()));
 }
 
 std::optional<std::vector<book::StageRecord>> RecipeDialog::typedStages() {

@@ -21,6 +21,7 @@ class RecipeDialog : public QDialog {
     const book::RecipeRecord& recipe() const { return recipe_; }
 
   private:
+    void fit();
     QLayout* buildHead();
     QLayout* buildRest();
     void showStages(const std::vector<book::StageRecord>& before, const book::StageRecord& last);

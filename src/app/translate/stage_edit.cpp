@@ -57,6 +57,7 @@ QWidget* StageEdit::buildPlace(const book::StageRecord& stage) {
         vessel_->setCurrentIndex(std::max(0, vessel_->findData(text(place.vesselId))));
     if (const auto* here = appliance())
         setting_->show(*here, place.setting);
+    setting_->orderAfter(lid_);
     connect(appliance_, &QComboBox::currentIndexChanged, this, [this] {
         fillZones();
         if (const auto* here = appliance())

@@ -116,8 +116,11 @@ void WrittenPane::build() {
     first->addWidget(chooser_, 1);
     first->addWidget(button(tr("New…"), &WrittenPane::newRecipe));
     auto* second = new QHBoxLayout;
-    second->addWidget(button(tr("Recipe…"), &WrittenPane::editRecipe), 1);
-    second->addWidget(button(tr("Piece…"), &WrittenPane::editPiece), 1);
+    auto* recipe = button(tr("Recipe…"), &WrittenPane::editRecipe);
+    auto* piece = button(tr("Piece…"), &WrittenPane::editPiece);
+    second->addWidget(recipe, 1);
+    second->addWidget(piece, 1);
+    whenWritten_ = {recipe, piece, what, thickness_, start_};
     box->addWidget(overline);
     box->addLayout(first);
     box->addWidget(facts_);
@@ -177,8 +180,8 @@ void WrittenPane::chooseRecipe(const std::string& id) {
 
 void WrittenPane::showRecipe() {
     const book::RecipeRecord* r = recipe();
-    thickness_->setEnabled(r);
-    start_->setEnabled(r);
+    for (QWidget* only : whenWritten_)
+        only->setVisible(r);
     if (!r) {
         text_->setText(tr("No recipe in this book yet: begin with New."));
         facts_->clear();

@@ -54,6 +54,7 @@ class WrittenPane : public QWidget {
     QLabel* piece_;
     StepperSlider* thickness_;
     StepperSlider* start_;
+    std::vector<QWidget*> whenWritten_; ///< shown only with a recipe
 };
 
 } // namespace dynamet::app

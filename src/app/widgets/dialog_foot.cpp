@@ -21,13 +21,17 @@ DialogFoot::DialogFoot(QDialog* dialog) : problem_(new QLabel) {
     problem_->hide();
     box->addWidget(problem_);
     auto* buttons = new QDialogButtonBox;
-    auto* save = buttons->addButton(tr("Save"), QDialogButtonBox::AcceptRole);
-    save->setObjectName(QStringLiteral("act"));
-    save->setDefault(true);
+    save_ = buttons->addButton(tr("Save"), QDialogButtonBox::AcceptRole);
+    save_->setObjectName(QStringLiteral("act"));
     buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole)->setAutoDefault(false);
     box->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::accepted, this, &DialogFoot::saveWanted);
     connect(buttons, &QDialogButtonBox::rejected, dialog, &QDialog::reject);
+}
+
+void DialogFoot::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    save_->setDefault(true); // a button knows its dialog only from here on
 }
 
 void DialogFoot::showProblem(const Error& error) {

@@ -10,6 +10,7 @@
 class QBoxLayout;
 class QDialog;
 class QLabel;
+class QPushButton;
 
 namespace dynamet::app {
 
@@ -27,8 +28,13 @@ class DialogFoot : public QWidget {
   signals:
     void saveWanted();
 
+  protected:
+    /// Enter saves, whatever other buttons the dialog has.
+    void showEvent(QShowEvent* event) override;
+
   private:
     QLabel* problem_;
+    QPushButton* save_;
 };
 
 } // namespace dynamet::app

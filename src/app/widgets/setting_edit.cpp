@@ -129,9 +129,7 @@ SettingEdit::Read SettingEdit::addControl(const kitchen::Control& control,
 void SettingEdit::show(const kitchen::Appliance& appliance, const kitchen::Setting& setting) {
     const std::string typed = settingText(appliance.controls, setting);
     const bool fits = kitchen::parseSetting(appliance.controls, typed).has_value();
-    const auto possible =
-        kitchen::possibleSettings(appliance.controls, 8, 64, kitchen::Places::round);
-    const kitchen::Setting shown = fits ? setting : possible[possible.size() / 2];
+    const kitchen::Setting shown = fits ? setting : kitchen::usualSetting(appliance.controls);
     const std::string now = appliance.id + "|" + settingText(appliance.controls, shown);
     problem_->hide();
     if (fields_ && now == shownFor_)
@@ -150,6 +148,15 @@ void SettingEdit::show(const kitchen::Appliance& appliance, const kitchen::Setti
     for (std::size_t i = 0; i < appliance.controls.size(); ++i)
         read_.push_back(addControl(appliance.controls[i], shown.values[i]));
     line_->addStretch();
+    // New fields come last in the order of keys, unless they are told where they stand.
+    QWidget* before = after_;
+    for (QWidget* field : fields_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly)) {
+        if (field->focusPolicy() == Qt::NoFocus)
+            continue;
+        if (before && before->window() == field->window())
+            setTabOrder(before, field);
+        before = field;
+    }
 }
 
 Result<kitchen::Setting> SettingEdit::setting() const {

@@ -25,6 +25,8 @@ class SettingEdit : public QWidget {
     /// field and stays as it is.
     explicit SettingEdit(const QString& name, Preheat preheat = Preheat::shown,
                          QWidget* parent = nullptr);
+    /// The fields come after this one in the order of keys, also when they are built anew.
+    void orderAfter(QWidget* other) { after_ = other; }
     /// A setting that does not fit the appliance is replaced by one in the middle of its dial.
     void show(const kitchen::Appliance& appliance, const kitchen::Setting& setting);
     /// invalidArgument names the field and what it can be.
@@ -46,7 +48,7 @@ class SettingEdit : public QWidget {
     QString name_;
     Preheat preheat_;
     std::string shownFor_; ///< appliance and setting: the same is not built anew
-    QWidget* fields_ = nullptr;
+    QWidget *fields_ = nullptr, *after_ = nullptr;
     QHBoxLayout* line_ = nullptr;
     QLabel* problem_;
     std::vector<Read> read_; ///< one per control
