@@ -14,6 +14,7 @@
 #include <sqlite3.h>
 #include <string_view>
 #include <sys/file.h>
+#include <sys/stat.h>
 #include <unistd.h>
 
 namespace dynamet::data {
@@ -38,6 +39,11 @@ int takeLock(const std::string& path) {
 }
 
 Result<bool> looksLikeABook(const std::string& path) {
+    struct stat what {};
+    if (::stat(path.c_str(), &what) == 0 && !S_ISREG(what.st_mode))
+        return fail(Errc::invalidArgument,
+                    fmt::format("{} is {}, not a kitchen book", path,
+                                S_ISDIR(what.st_mode) ? "a folder" : "a pipe or a device"));
     std::ifstream file(path, std::ios::binary);
     if (!file)
         return fail(errno == ENOENT ? Errc::notFound : Errc::io,

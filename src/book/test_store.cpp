@@ -40,7 +40,7 @@ void insertTest(Database& db, const TestRecord& t, const When& when) {
     bindOptional(s, 13, t.lidOn);
     bindOptional(s, 14, t.fanOn);
     s.bind(15, json(t.values).dump());
-    s.bind(16, json(t.typed).dump());
+    s.bind(16, json(t.typed).dump(-1, ' ', false, json::error_handler_t::replace));
     s.bind(17, t.started.utcMs);
     s.bind(18, t.started.offsetMin);
     s.bind(19, when.utcMs);

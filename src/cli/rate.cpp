@@ -101,7 +101,7 @@ Result<bool> addKeyed(const RateOptions& options, rating::TestInput& test) {
 }
 
 Result<std::string> readLog(const RateOptions& options, rating::TestInput& test) {
-    const auto text = formats::readTextFile(options.log);
+    const auto text = formats::readTextFile(options.log).map(formats::asUtf8);
     if (!text)
         return tl::unexpected(text.error());
     const auto dialect = formats::sniffCsv(*text);

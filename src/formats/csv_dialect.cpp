@@ -95,7 +95,7 @@ std::string dialectJson(const CsvDialect& dialect) {
                           {"time", word(dialect.time)},
                           {"step_s", dialect.stepS},
                           {"columns", columns}}
-        .dump();
+        .dump(-1, ' ', false, nlohmann::json::error_handler_t::replace);
 }
 
 } // namespace dynamet::formats

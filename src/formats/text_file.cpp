@@ -9,6 +9,7 @@
 #include <fmt/format.h>
 #include <memory>
 #include <openssl/evp.h>
+#include <sys/stat.h>
 #include <unistd.h>
 
 namespace dynamet::formats {
@@ -26,6 +27,13 @@ struct Closer {
 } // namespace
 
 Result<std::string> readTextFile(const std::string& path) {
+    struct stat what {};
+    if (::stat(path.c_str(), &what) != 0)
+        return tl::unexpected(systemError(path));
+    if (!S_ISREG(what.st_mode))
+        return fail(Errc::invalidArgument,
+                    fmt::format("{} is {}, not a file", path,
+                                S_ISDIR(what.st_mode) ? "a folder" : "a pipe or a device"));
     const std::unique_ptr<std::FILE, Closer> file(std::fopen(path.c_str(), "rb"));
     if (!file)
         return tl::unexpected(systemError(path));
@@ -39,6 +47,40 @@ Result<std::string> readTextFile(const std::string& path) {
     out.resize(std::fread(out.data(), 1, out.size(), file.get()));
     if (std::ferror(file.get()))
         return tl::unexpected(systemError(path));
+    return out;
+}
+
+std::string asUtf8(std::string bytes) {
+    const bool valid = [&] {
+        for (std::size_t i = 0; i < bytes.size();) {
+            const auto lead = static_cast<unsigned char>(bytes[i]);
+            const std::size_t more = lead < 0x80   ? 0
+                                     : lead < 0xc2 ? 9
+                                     : lead < 0xe0 ? 1
+                                     : lead < 0xf0 ? 2
+                                     : lead < 0xf5 ? 3
+                                                   : 9;
+            if (more == 9 || i + more >= bytes.size() + (more == 0))
+                return false;
+            for (std::size_t k = 1; k <= more; ++k)
+                if ((static_cast<unsigned char>(bytes[i + k]) & 0xc0) != 0x80)
+                    return false;
+            i += more + 1;
+        }
+        return true;
+    }();
+    if (valid)
+        return bytes;
+    std::string out;
+    for (const char c : bytes) {
+        const auto byte = static_cast<unsigned char>(c);
+        if (byte < 0x80) {
+            out += c;
+        } else {
+            out += static_cast<char>(0xc0 | byte >> 6);
+            out += static_cast<char>(0x80 | (byte & 0x3f));
+        }
+    }
     return out;
 }
 

@@ -9,10 +9,13 @@
 
 namespace dynamet::formats {
 
-/// A whole file as text; io with the system's reason.
+/// A whole file as text; io with the system's reason; invalidArgument for what is no file (a
+/// folder, a pipe).
 Result<std::string> readTextFile(const std::string& path);
 /// Writes a file anew, whole or not at all (a temporary beside it is renamed).
 Result<bool> writeTextFile(const std::string& path, const std::string& text);
+/// The text in UTF-8: bytes that are none are taken as Latin-1, as older loggers write their °.
+std::string asUtf8(std::string bytes);
 /// SHA-256 of a text, 64 hexadecimal digits.
 std::string sha256(const std::string& text);
 

@@ -117,7 +117,8 @@ void ImportDialog::readFile() {
         showProblem(text(read.error().message));
         return;
     }
-    text_ = std::move(*read);
+    sha256_ = formats::sha256(*read);
+    text_ = formats::asUtf8(std::move(*read));
     preview_->setPlainText(
         text(text_.substr(0, 4000)).section(QLatin1Char('\n'), 0, kPreviewLines));
     const auto dialect = formats::sniffCsv(text_);
@@ -227,7 +228,7 @@ void ImportDialog::fill(book::TestRecord& test) const {
                                  logged.asRecorded, logged.resolution});
     }
     test.fileName = plain(QFileInfo(path_->text()).fileName());
-    test.fileSha256 = formats::sha256(text_);
+    test.fileSha256 = sha256_;
     test.dialectJson = formats::dialectJson(*dialect_);
 }
 

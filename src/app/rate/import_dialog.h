@@ -45,7 +45,7 @@ class ImportDialog : public QDialog {
     QPlainTextEdit* preview_;
     QWidget* columns_;
     QPushButton* import_;
-    std::string text_;
+    std::string text_, sha256_; ///< in UTF-8; of the bytes as they were
     std::optional<formats::CsvDialect> dialect_;
     std::optional<formats::ParsedLog> log_;
     struct ColumnRow {

@@ -90,7 +90,8 @@ QVariant RateSheetModel::headerData(int section, Qt::Orientation orientation, in
     if (role != Qt::DisplayRole)
         return {};
     const auto& words = orientation == Qt::Horizontal ? sheet_.zones : sheet_.labels;
-    return text(words[static_cast<std::size_t>(section)]);
+    const auto at = static_cast<std::size_t>(section);
+    return at < words.size() ? text(words[at]) : QString(); // asked amid a reset, for what was
 }
 
 void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
@@ -134,6 +135,8 @@ void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
 
 void SettingHeader::paintSection(QPainter* painter, const QRect& rect, int section) const {
     const auto& sheet = qobject_cast<RateSheetModel*>(model())->sheet();
+    if (static_cast<std::size_t>(section) >= sheet.burners.size())
+        return;
     const auto& burners = sheet.burners[static_cast<std::size_t>(section)];
     painter->save();
     painter->fillRect(rect, look::kSurface);
