@@ -11,13 +11,12 @@
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
-#include <numbers>
 
 namespace dynamet::rating {
 namespace {
 
 constexpr std::size_t kBatches = 8;
-/// Fewer readings than this were typed by hand: then each stretch between two of them is a batch.
+/// Fewer readings than this were typed by hand.
 constexpr std::size_t kLogged = 3 * kBatches, kFewest = 4;
 constexpr double kTypedLagS = 60;
 
@@ -155,27 +154,52 @@ void addEfficiency(Reduction& out, const WaterHeatUp& test, double seconds) {
              "more heat than energy went in: check the meter, the water and the pot"});
 }
 
-/// Relative uncertainty of a rise between two readings by eye and clock: half a kelvin and two
-/// seconds each (from memory).
-double byHand(const Window& window) {
-    constexpr double kReadK = 0.5, kClockS = 2;
-    return std::numbers::sqrt2 * std::hypot(kReadK / window.riseK, kClockS / window.seconds);
+struct Slope {
+    double value = 0; ///< K/s
+    double u = 0;
+    double dof = 0;
+};
+
+/// The line through readings by eye and clock: each is good to half a kelvin and two seconds (from
+/// memory); what scatters more than that counts as it scatters.
+Slope handSlope(const Series& readings) {
+    constexpr double kReadK = 0.5, kClockS = 2, kKnownBefore = 50;
+    const Line line = fitLine(readings.timeS, readings.value);
+    const double middle = mean(readings.timeS), n = static_cast<double>(readings.size());
+    double across = 0, residual = 0;
+    for (std::size_t i = 0; i < readings.size(); ++i) {
+        across += (readings.timeS[i] - middle) * (readings.timeS[i] - middle);
+        const double off = readings.value[i] - line.intercept - line.slope * readings.timeS[i];
+        residual += off * off;
+    }
+    const double known = std::hypot(kReadK, kClockS * line.slope);
+    const double seen = std::sqrt(residual / (n - 2));
+    return {line.slope, std::max(known, seen) / std::sqrt(across),
+            seen > known ? n - 2 : kKnownBefore};
 }
 
 std::vector<double> batchPowers(const WaterHeatUp& test, const Series& readings) {
     std::vector<double> batches;
-    const bool typed = readings.size() < kLogged;
-    const std::size_t count = typed ? readings.size() - 1 : kBatches;
-    const std::size_t step = typed ? 1 : readings.size() / kBatches;
-    for (std::size_t b = 0; b < count; ++b) {
+    const std::size_t per = readings.size() / kBatches;
+    for (std::size_t b = 0; b < kBatches; ++b) {
         Series part;
-        for (std::size_t i = b * step; i < b * step + (typed ? 2 : step); ++i) {
+        for (std::size_t i = b * per; i < (b + 1) * per; ++i) {
             part.timeS.push_back(readings.timeS[i]);
             part.value.push_back(readings.value[i]);
         }
         batches.push_back(powerOver(test, part));
     }
     return batches;
+}
+
+/// How fast the water rose: of a log end to end with the scatter of its batches, of typed readings
+/// by a line.
+Slope slopeOf(const WaterHeatUp& test, const Window& window, double capacity) {
+    if (window.typed)
+        return handSlope(window.readings);
+    const std::vector<double> batches = batchPowers(test, window.readings);
+    return {window.riseK / window.seconds,
+            standardDeviation(batches) / std::sqrt(double(kBatches)) / capacity, kBatches - 1.0};
 }
 
 } // namespace
@@ -188,10 +212,10 @@ Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
     const auto window = test.water.size() < kLogged ? typedWindow(test) : findWindow(test);
     if (!window)
         return tl::unexpected(window.error());
-    const std::vector<double> batches = batchPowers(test, window->readings);
     const double middle = window->topK - window->riseK / 2;
     const double latent = latentHeatJPerKg(Temperature::kelvin(middle + 10));
-    const double slope = window->riseK / window->seconds;
+    const Slope rise = slopeOf(test, *window, capacityAt(test, middle));
+    const double slope = rise.value;
     const double meanK = mean(window->readings.value);
     const double stored = capacityAt(test, middle) * slope;
     const double lost = test.lossW_K * (meanK - test.ambientK);
@@ -201,7 +225,7 @@ Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
     Reduction out;
     out.protocol = "water-heat-up";
     out.contributions = {
-        {"batches of readings", standardDeviation(batches) / std::sqrt(double(batches.size()))},
+        {window->typed ? "read by hand" : "batches of readings", rise.u * capacityAt(test, middle)},
         {"thermometer", test.uGain * stored},
         {"mass of water", test.uWaterKg * waterPart},
         {"pot", test.uPotHeat * (stored - waterPart)},
@@ -209,13 +233,12 @@ Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
         {"evaporation",
          test.lid && test.evaporatedKg == 0
              ? 0.3 * test.uEvaporatedKg * latent / window->seconds
-             : test.uEvaporatedKg * window->evaporatedShare * latent / window->seconds},
-        {"read by hand", window->typed ? byHand(*window) * stored : 0}};
+             : test.uEvaporatedKg * window->evaporatedShare * latent / window->seconds}};
     double typeB = 0;
     for (std::size_t i = 1; i < out.contributions.size(); ++i)
         typeB = std::hypot(typeB, out.contributions[i].u);
-    out.quantities.push_back(makeQuantity("net_power_W", power, "W", out.contributions[0].u,
-                                          double(batches.size()) - 1, typeB));
+    out.quantities.push_back(
+        makeQuantity("net_power_W", power, "W", out.contributions[0].u, rise.dof, typeB));
     addFit(out, test, *window, stored + lost);
     addEfficiency(out, test, window->seconds);
     if (!test.lid && test.evaporatedKg == 0)

@@ -287,4 +287,21 @@ TEST(Fats, AreKnownByTheirSmokePoint) {
     EXPECT_TRUE(findSeasoning("coarse-rub")->ridesProud);
 }
 
+// Bread is not done at 60 °C, a chicken not at 50 (common practice, no source).
+TEST(Doneness, AGoalThatMakesNoSenseForTheFoodIsRefusedWithTheReason) {
+    const auto& scales = shippedScales();
+    const auto bread = checkDoneness(scales, *findFood("bread-dough"), 333.15, false);
+    ASSERT_FALSE(bread.has_value());
+    EXPECT_NE(bread.error().message.find("88"), std::string::npos) << bread.error().message;
+    EXPECT_FALSE(checkDoneness(scales, *findFood("chicken-whole"), 323.15, false).has_value());
+    EXPECT_TRUE(checkDoneness(scales, *findFood("bread-dough"), 369.15, false).has_value());
+    EXPECT_TRUE(checkDoneness(scales, *findFood("beef-lean"), 328.15, false).has_value());
+    for (const DonenessScale& scale : scales)
+        for (const Food& food : shippedFoods())
+            for (const DonenessLevel& level : levelsOf(scale, food.foodClass))
+                EXPECT_TRUE(
+                    checkDoneness(scales, food, (level.lowK + level.highK) / 2, false).has_value())
+                    << food.id << ' ' << level.name;
+}
+
 } // namespace

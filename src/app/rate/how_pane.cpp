@@ -17,7 +17,7 @@ constexpr double kTypedResolution = 0.1;
 
 /// Protocols whose log can be typed as well: few readings tell enough.
 bool canBeTyped(const std::string& protocol) {
-    return protocol == "water-heat-up" || protocol == "load-dip";
+    return protocol == "water-heat-up";
 }
 
 } // namespace
