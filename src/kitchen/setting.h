@@ -72,7 +72,7 @@ struct Setting {
 
 bool isNumeric(ControlKind kind);
 /// Canonical text, the key in book, CLI and JSON: "oven=180C;fan=on", "burners=high/off/low",
-/// "coals=8+16".
+/// "coals=7+12".
 std::string settingText(const std::vector<Control>& controls, const Setting& setting);
 /// The way back; parse or invalidArgument names the control and what it can be.
 Result<Setting> parseSetting(const std::vector<Control>& controls, const std::string& text);

@@ -34,13 +34,15 @@ const char* remedyFor(const std::string& quantity, kitchen::ApplianceKind kind, 
         return "Check the thermometer in ice first; then scale or old oil on the heater.";
     if (quantity == "net_power_W" || quantity == "plate_flux_W_m2")
         return kind == gasHob || kind == portableBurner
-                   ? "Clean the burner's ports and air intake; anything further by the maker's "
+                   ? "Clean the burner's ports and see that its cap sits flat; anything further by "
+                     "the maker's "
                      "instructions or a fitter."
                    : "Check the mains voltage and that the pan lies flat; the rest is for the "
                      "maker's "
                      "service.";
     if (kind == gasGrill)
-        return lower ? "Look for a blocked air intake or a low bottle; adjust gas only by the "
+        return lower ? "Weigh the bottle, straighten the hose and look for flames that are missing "
+                       "along a burner; adjust gas only by the "
                        "maker's "
                        "instructions or a fitter."
                      : "Look at the lid's seat and the wind; adjust gas only by the maker's "

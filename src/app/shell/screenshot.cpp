@@ -44,9 +44,9 @@ bool showRatePage(MainWindow& window, const QString& view) {
         if (*shown.protocol != '\0')
             window.ratePage().showTestOf(shown.protocol);
         if (shown.page == RatePage::find) {
-            window.ratePage().findPane().wish("indirect", QStringLiteral("130"),
-                                              QStringLiteral("165"));
-            window.ratePage().findPane().wish("direct", QStringLiteral("200"), {});
+            window.ratePage().findPane().wish("indirect", QStringLiteral("190"),
+                                              QStringLiteral("235"));
+            window.ratePage().findPane().wish("direct", QStringLiteral("230"), {});
             window.ratePage().findPane().find();
         }
         return true;
@@ -77,7 +77,7 @@ QStringList viewNames() {
             QStringLiteral("drift"),         QStringLiteral("heat-plane"),
             QStringLiteral("thermometers"),  QStringLiteral("translate"),
             QStringLiteral("translate-row"), QStringLiteral("translate-stages"),
-            QStringLiteral("recipe")};
+            QStringLiteral("recipe"),        QStringLiteral("kitchen")};
 }
 
 bool writePicture(MainWindow& window, const QString& view, const QString& file) {
@@ -90,6 +90,8 @@ bool writePicture(MainWindow& window, const QString& view, const QString& file) 
     } else if (view == QLatin1String("rate-grill")) {
         window.go(MainWindow::rate);
         window.lineUp().select("yard-grill");
+    } else if (view == QLatin1String("kitchen")) {
+        window.go(MainWindow::kitchen);
     } else if (showRatePage(window, view)) {
         settle(window);
     } else if (view != QLatin1String("first-start")) {
