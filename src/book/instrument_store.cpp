@@ -28,6 +28,27 @@ Row rowOf(const kitchen::Instrument& i) {
             {"spot_ratio", i.spotRatio}};
 }
 
+/// Without its calibrations too.
+kitchen::Instrument instrumentOf(const RowReader& row) {
+    kitchen::Instrument i;
+    i.id = row.text("id");
+    i.name = row.text("name");
+    i.kind = kindOf<kitchen::InstrumentKind>(row.text("kind"), kInstrumentKinds);
+    i.accuracy = row.number("accuracy");
+    i.resolution = row.number("resolution");
+    i.lowLimit = row.maybe("low_limit");
+    i.highLimit = row.maybe("high_limit");
+    i.damageLimit = row.maybe("damage_limit");
+    i.diameterM = row.number("diameter_m");
+    i.responseInAirS = row.number("response_in_air_s");
+    i.responseInFoodS = row.number("response_in_food_s");
+    i.emissivitySet = row.number("emissivity_set");
+    i.bandLowUm = row.number("band_low_um");
+    i.bandHighUm = row.number("band_high_um");
+    i.spotRatio = row.number("spot_ratio");
+    return i;
+}
+
 void insertCalibration(SQLite::Database& db, const std::string& instrumentId,
                        const kitchen::Calibration& c) {
     insertRow(db, "calibration",
@@ -42,36 +63,17 @@ void insertCalibration(SQLite::Database& db, const std::string& instrumentId,
 } // namespace
 
 std::vector<kitchen::Instrument> loadInstruments(SQLite::Database& db, Rows rows) {
-    std::vector<kitchen::Instrument> out;
-    SQLite::Statement s(db, std::string("SELECT * FROM instrument WHERE ") + whereOf(rows) +
-                                " ORDER BY created_at_ms, rowid");
+    auto out = readRows(db, "instrument", rows, instrumentOf);
     SQLite::Statement c(db, "SELECT * FROM calibration WHERE instrument_id=? AND withdrawn_at_ms "
                             "IS NULL ORDER BY valid_from_ms");
-    const RowReader row(s), calibration(c);
-    while (s.executeStep()) {
-        kitchen::Instrument i;
-        i.id = row.text("id");
-        i.name = row.text("name");
-        i.kind = kindOf<kitchen::InstrumentKind>(row.text("kind"), kInstrumentKinds);
-        i.accuracy = row.number("accuracy");
-        i.resolution = row.number("resolution");
-        i.lowLimit = row.maybe("low_limit");
-        i.highLimit = row.maybe("high_limit");
-        i.damageLimit = row.maybe("damage_limit");
-        i.diameterM = row.number("diameter_m");
-        i.responseInAirS = row.number("response_in_air_s");
-        i.responseInFoodS = row.number("response_in_food_s");
-        i.emissivitySet = row.number("emissivity_set");
-        i.bandLowUm = row.number("band_low_um");
-        i.bandHighUm = row.number("band_high_um");
-        i.spotRatio = row.number("spot_ratio");
-        c.bind(1, i.id);
+    const RowReader row(c);
+    for (kitchen::Instrument& instrument : out) {
+        c.bind(1, instrument.id);
         while (c.executeStep())
-            i.calibrations.push_back({calibration.text("id"), calibration.whole("valid_from_ms"),
-                                      calibration.number("offset_si"), calibration.number("gain"),
-                                      calibration.number("u_si")});
+            instrument.calibrations.push_back({row.text("id"), row.whole("valid_from_ms"),
+                                               row.number("offset_si"), row.number("gain"),
+                                               row.number("u_si")});
         c.reset();
-        out.push_back(i);
     }
     return out;
 }

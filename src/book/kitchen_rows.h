@@ -3,9 +3,8 @@
 
 #pragma once
 
+#include "book/table_row.h"
 #include "kitchen/kitchen.h"
-
-#include <SQLiteCpp/SQLiteCpp.h>
 
 namespace dynamet::book {
 
@@ -22,6 +21,19 @@ Kind kindOf(const std::string& text, int count) {
         if (text == word(static_cast<Kind>(i)))
             return static_cast<Kind>(i);
     return static_cast<Kind>(0);
+}
+
+/// Every row that is meant, as `read` makes it, in the order of `order` (SQL).
+template <class Read>
+auto readRows(SQLite::Database& db, const char* table, Rows rows, Read read,
+              const char* order = "created_at_ms, rowid") {
+    std::vector<decltype(read(std::declval<const RowReader&>()))> out;
+    SQLite::Statement s(db, std::string("SELECT * FROM ") + table + " WHERE " + whereOf(rows) +
+                                " ORDER BY " + order);
+    const RowReader row(s);
+    while (s.executeStep())
+        out.push_back(read(row));
+    return out;
 }
 
 /// Each reads one table in the order in which things came; SQLite's errors throw.

@@ -20,28 +20,25 @@ Row rowOf(const kitchen::Site& site) {
             {"mains_voltage_v", site.mainsVoltageV}};
 }
 
+kitchen::Site siteOf(const RowReader& row) {
+    kitchen::Site site;
+    site.id = row.text("id");
+    site.name = row.text("name");
+    site.altitudeM = row.number("altitude_m");
+    site.ambient = Temperature::kelvin(row.number("ambient_k"));
+    site.relativeHumidity = row.number("relative_humidity");
+    site.windMPerS = row.number("wind_m_s");
+    site.measuredPressurePa = row.maybe("measured_pressure_pa");
+    site.gasHeatingValueJPerM3 = row.number("gas_heating_value_j_m3");
+    site.gasPressurePa = row.number("gas_pressure_pa");
+    site.mainsVoltageV = row.number("mains_voltage_v");
+    return site;
+}
+
 } // namespace
 
 std::vector<kitchen::Site> loadSites(SQLite::Database& db, Rows rows) {
-    std::vector<kitchen::Site> out;
-    SQLite::Statement s(db, std::string("SELECT * FROM site WHERE ") + whereOf(rows) +
-                                " ORDER BY created_at_ms, rowid");
-    const RowReader row(s);
-    while (s.executeStep()) {
-        kitchen::Site site;
-        site.id = row.text("id");
-        site.name = row.text("name");
-        site.altitudeM = row.number("altitude_m");
-        site.ambient = Temperature::kelvin(row.number("ambient_k"));
-        site.relativeHumidity = row.number("relative_humidity");
-        site.windMPerS = row.number("wind_m_s");
-        site.measuredPressurePa = row.maybe("measured_pressure_pa");
-        site.gasHeatingValueJPerM3 = row.number("gas_heating_value_j_m3");
-        site.gasPressurePa = row.number("gas_pressure_pa");
-        site.mainsVoltageV = row.number("mains_voltage_v");
-        out.push_back(site);
-    }
-    return out;
+    return readRows(db, "site", rows, siteOf);
 }
 
 Result<bool> addSite(Book& book, const kitchen::Site& site, const When& when) {

@@ -27,6 +27,24 @@ Row rowOf(const kitchen::Insert& insert) {
     return {{"name", insert.name}, {"kind", std::string(word(insert.kind))}};
 }
 
+kitchen::Vessel vesselOf(const RowReader& row) {
+    return {row.text("id"),
+            row.text("name"),
+            kindOf<kitchen::VesselKind>(row.text("kind"), kVesselKinds),
+            row.text("material"),
+            row.number("mass_kg"),
+            row.number("specific_heat_j_kgk"),
+            row.number("base_diameter_m"),
+            row.number("base_thickness_m"),
+            row.number("emissivity"),
+            row.maybe("highest_temperature_k")};
+}
+
+kitchen::Insert insertOf(const RowReader& row) {
+    return {row.text("id"), row.text("name"),
+            kindOf<kitchen::InsertKind>(row.text("kind"), kInsertKinds)};
+}
+
 template <class Thing>
 Result<bool> addTo(Book& book, const char* table, const Thing& thing, const When& when) {
     return inTransaction(book, [&](SQLite::Database& db) {
@@ -37,29 +55,11 @@ Result<bool> addTo(Book& book, const char* table, const Thing& thing, const When
 } // namespace
 
 std::vector<kitchen::Vessel> loadVessels(SQLite::Database& db, Rows rows) {
-    std::vector<kitchen::Vessel> out;
-    SQLite::Statement s(db, std::string("SELECT * FROM vessel WHERE ") + whereOf(rows) +
-                                " ORDER BY created_at_ms, rowid");
-    const RowReader row(s);
-    while (s.executeStep())
-        out.push_back({row.text("id"), row.text("name"),
-                       kindOf<kitchen::VesselKind>(row.text("kind"), kVesselKinds),
-                       row.text("material"), row.number("mass_kg"),
-                       row.number("specific_heat_j_kgk"), row.number("base_diameter_m"),
-                       row.number("base_thickness_m"), row.number("emissivity"),
-                       row.maybe("highest_temperature_k")});
-    return out;
+    return readRows(db, "vessel", rows, vesselOf);
 }
 
 std::vector<kitchen::Insert> loadInserts(SQLite::Database& db, Rows rows) {
-    std::vector<kitchen::Insert> out;
-    SQLite::Statement s(db, std::string("SELECT * FROM insert_part WHERE ") + whereOf(rows) +
-                                " ORDER BY created_at_ms, rowid");
-    const RowReader row(s);
-    while (s.executeStep())
-        out.push_back({row.text("id"), row.text("name"),
-                       kindOf<kitchen::InsertKind>(row.text("kind"), kInsertKinds)});
-    return out;
+    return readRows(db, "insert_part", rows, insertOf);
 }
 
 Result<bool> addVessel(Book& book, const kitchen::Vessel& vessel, const When& when) {

@@ -219,8 +219,9 @@ Result<CsvDialect> sniffCsv(std::string_view text) {
         CsvColumn column;
         column.name = out.header ? std::string(bare(header[c])) : fmt::format("probe {}", c + 1);
         const auto style =
-            timeFound ? std::nullopt
-                      : timeStyleOf(rows, c, out.header ? column.name : "", split.decimalComma);
+            timeFound || split.fields == 1 // readings that rise are no time
+                ? std::nullopt
+                : timeStyleOf(rows, c, out.header ? column.name : "", split.decimalComma);
         if (style) {
             column.use = ColumnUse::time;
             out.time = *style;

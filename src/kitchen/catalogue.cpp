@@ -5,6 +5,8 @@
 
 #include "quantity/temperature.h"
 
+#include <cmath>
+#include <limits>
 #include <nlohmann/json.hpp>
 #include <numbers>
 #include <string_view>
@@ -130,6 +132,22 @@ Vessel vesselMade(const VesselForm& form, const Material& material, double diame
     out.emissivity = material.emissivity;
     out.highestTemperatureK = material.highestTemperatureK;
     return out;
+}
+
+std::size_t likelyForm(const Vessel& vessel) {
+    std::size_t best = 0;
+    double nearest = std::numeric_limits<double>::infinity();
+    for (std::size_t i = 0; i < vesselForms().size(); ++i) {
+        const VesselForm& form = vesselForms()[i];
+        const double usual = usualMassKg(form, materialOf(vessel.material), vessel.baseDiameterM,
+                                         vessel.baseThicknessM);
+        const double off = std::abs(std::log(vessel.massKg / usual));
+        if (form.kind == vessel.kind && off < nearest) {
+            nearest = off;
+            best = i;
+        }
+    }
+    return best;
 }
 
 const std::vector<Vessel>& commonVessels() {

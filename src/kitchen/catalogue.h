@@ -36,6 +36,9 @@ double usualMassKg(const VesselForm& form, const Material& material, double diam
 Vessel vesselMade(const VesselForm& form, const Material& material, double diameterM,
                   double thicknessM);
 
+/// The place in `vesselForms` of the form that a vessel of its kind, size and mass most likely has.
+std::size_t likelyForm(const Vessel& vessel);
+
 /// Common vessels and instruments, ready to be added; no ids.
 const std::vector<Vessel>& commonVessels();
 const std::vector<Instrument>& commonInstruments();

@@ -52,6 +52,20 @@ inline void type(QWidget* in, const char* name, const QString& words) {
     QTest::keyClicks(edit, words);
 }
 
+/// Chooses an entry of a combo box by typing its first letters.
+inline void pick(QWidget* in, const char* name, const char* words) {
+    auto* combo = find<QComboBox>(in, name);
+    if (!combo)
+        return;
+    combo->setFocus();
+    QTest::keyClick(combo, Qt::Key_Home);
+    for (int i = 0;
+         i < combo->count() && !combo->currentText().startsWith(QString::fromUtf8(words)); ++i)
+        QTest::keyClick(combo, Qt::Key_Down);
+    EXPECT_TRUE(combo->currentText().startsWith(QString::fromUtf8(words))) << words;
+    emit combo->activated(combo->currentIndex());
+}
+
 /// Runs `work` as soon as a dialog is up; looks again while there is none yet (slow machines).
 template <class Hands>
 void inDialog(Hands work, int looks = 400) {

@@ -22,20 +22,6 @@ void PrintTo(const Newcomer& n, std::ostream* out) {
     *out << n.name;
 }
 
-/// Chooses an entry of a combo box by typing its first letters.
-void pick(QWidget* in, const char* name, const char* words) {
-    auto* combo = find<QComboBox>(in, name);
-    if (!combo)
-        return;
-    combo->setFocus();
-    QTest::keyClick(combo, Qt::Key_Home);
-    for (int i = 0;
-         i < combo->count() && !combo->currentText().startsWith(QString::fromUtf8(words)); ++i)
-        QTest::keyClick(combo, Qt::Key_Down);
-    EXPECT_TRUE(combo->currentText().startsWith(QString::fromUtf8(words))) << words;
-    emit combo->activated(combo->currentIndex());
-}
-
 class NewcomerWalk : public ::testing::TestWithParam<Newcomer> {
   protected:
     QTemporaryDir folder;

@@ -9,7 +9,6 @@
 #include "rating/coverage.h"
 #include "rating/instrument_check.h"
 #include "rating/oil_heat_up.h"
-#include "rating/water_heat_up.h"
 
 namespace {
 
@@ -91,36 +90,6 @@ TEST(Coverage, InstrumentCheck) {
     ice.expectHonest("instrument at ice");
     boil.expectHonest("instrument at the boil");
     gain.expectHonest("instrument's gain");
-}
-
-// Read by eye once a minute, the clock by hand.
-TEST(Coverage, WaterReadByHand) {
-    Coverage power;
-    for (int seed = 1; seed <= kSeeds; ++seed) {
-        Draw draw(seed);
-        WaterHeatUp test;
-        test.waterKg = 1.5;
-        test.potKg = 1.2;
-        test.ambientK = 295.15;
-        generator::Pot pot;
-        pot.waterKg = draw(1.5, 0.009 * 1.5);
-        pot.potCJ_kgK = draw(500, 25);
-        pot.toRoomW_K = draw(0.8, 0.35);
-        pot.netW = 900 + 1.6 * seed;
-        generator::Sensor sensor;
-        sensor.gain = draw(1, 0.013);
-        sensor.biasC = draw(0, 0.3);
-        const auto run = generator::heatPot(pot, 88, 1, sensor, static_cast<std::uint64_t>(seed));
-        const Series all = seriesOf(run.water);
-        for (double minute = 60; minute < all.timeS.back() - 10; minute += 60) {
-            test.water.timeS.push_back(minute);
-            test.water.value.push_back(valueAt(all, draw(minute, 2)) + draw(0, 0.5));
-        }
-        const auto found = reduceWaterHeatUp(test);
-        ASSERT_TRUE(found.has_value()) << found.error().message;
-        power.add(found->quantities.front(), run.trueNetW);
-    }
-    power.expectHonest("net power by hand");
 }
 
 } // namespace

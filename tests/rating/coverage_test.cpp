@@ -12,29 +12,58 @@ namespace {
 
 using namespace coverage;
 
+/// A pot as it is (drawn about what the cook weighed and looked up) and what the cook says of it.
+struct PotOfWater {
+    generator::PotRun run;
+    WaterHeatUp test;
+};
+
+PotOfWater potOfWater(int seed, Draw& draw, double everyS) {
+    PotOfWater out;
+    out.test.waterKg = 1.5;
+    out.test.potKg = 1.2;
+    out.test.ambientK = 295.15;
+    generator::Pot pot;
+    pot.waterKg = draw(1.5, 0.009 * 1.5);
+    pot.potCJ_kgK = draw(500, 25);
+    pot.toRoomW_K = draw(0.8, 0.35);
+    pot.netW = 900 + 1.6 * seed;
+    generator::Sensor sensor;
+    sensor.gain = draw(1, 0.013);
+    sensor.biasC = draw(0, 0.3);
+    out.run = generator::heatPot(pot, 88, everyS, sensor, static_cast<std::uint64_t>(seed));
+    return out;
+}
+
 TEST(Coverage, WaterHeatUp) {
     Coverage power;
     for (int seed = 1; seed <= kSeeds; ++seed) {
         Draw draw(seed);
-        WaterHeatUp test;
-        test.waterKg = 1.5;
-        test.potKg = 1.2;
-        test.ambientK = 295.15;
-        generator::Pot pot;
-        pot.waterKg = draw(1.5, 0.009 * 1.5);
-        pot.potCJ_kgK = draw(500, 25);
-        pot.toRoomW_K = draw(0.8, 0.35);
-        pot.netW = 900 + 1.6 * seed;
-        generator::Sensor sensor;
-        sensor.gain = draw(1, 0.013);
-        sensor.biasC = draw(0, 0.3);
-        const auto run = generator::heatPot(pot, 88, 2, sensor, static_cast<std::uint64_t>(seed));
+        auto [run, test] = potOfWater(seed, draw, 2);
         test.water = seriesOf(run.water);
         const auto found = reduceWaterHeatUp(test);
         ASSERT_TRUE(found.has_value()) << found.error().message;
         power.add(found->quantities.front(), run.trueNetW);
     }
     power.expectHonest("net power");
+}
+
+// Read by eye once a minute, the clock by hand.
+TEST(Coverage, WaterReadByHand) {
+    Coverage power;
+    for (int seed = 1; seed <= kSeeds; ++seed) {
+        Draw draw(seed);
+        auto [run, test] = potOfWater(seed, draw, 1);
+        const Series all = seriesOf(run.water);
+        for (double minute = 60; minute < all.timeS.back() - 10; minute += 60) {
+            test.water.timeS.push_back(minute);
+            test.water.value.push_back(valueAt(all, draw(minute, 2)) + draw(0, 0.5));
+        }
+        const auto found = reduceWaterHeatUp(test);
+        ASSERT_TRUE(found.has_value()) << found.error().message;
+        power.add(found->quantities.front(), run.trueNetW);
+    }
+    power.expectHonest("net power by hand");
 }
 
 TEST(Coverage, Preheat) {

@@ -8,20 +8,8 @@
 namespace dynamet::app {
 namespace {
 
-template <class All>
-QStringList namesOf(const All& all) {
-    QStringList out;
-    for (const auto& one : all)
-        out << text(one.name);
-    return out;
-}
-
 int formOf(const kitchen::Vessel& vessel) {
-    const auto& forms = kitchen::vesselForms();
-    for (std::size_t i = 0; i < forms.size(); ++i)
-        if (forms[i].kind == vessel.kind)
-            return static_cast<int>(i);
-    return 0;
+    return static_cast<int>(kitchen::likelyForm(vessel));
 }
 
 int materialAt(const std::string& id) {

@@ -16,14 +16,6 @@ namespace {
 constexpr double kThinnestM = 1e-3, kThickestM = 0.4;
 
 template <class Range>
-QStringList namesOf(const Range& range) {
-    QStringList out;
-    for (const auto& one : range)
-        out << text(one.name);
-    return out;
-}
-
-template <class Range>
 int placeOf(const Range& all, const std::string& id) {
     const auto at = std::find_if(all.begin(), all.end(), [&](const auto& o) { return o.id == id; });
     return at == all.end() ? -1 : static_cast<int>(at - all.begin());

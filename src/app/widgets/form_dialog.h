@@ -47,6 +47,15 @@ class FormDialog : public QDialog {
     DialogFoot* foot_;
 };
 
+/// The names of things, in their order.
+template <class Things>
+QStringList namesOf(const Things& things) {
+    QStringList out;
+    for (const auto& thing : things)
+        out << text(thing.name);
+    return out;
+}
+
 /// A text that may not be empty.
 Result<std::string> named(const QLineEdit& field);
 

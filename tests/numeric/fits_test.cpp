@@ -2,17 +2,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include "numeric/least_squares.h"
+#include "numeric/linear_fit.h"
 #include "numeric/random.h"
 #include "numeric/statistics.h"
-#include "trace/packing.h"
-#include "trace/settled.h"
-
-#include "numeric/linear_fit.h"
-#include "trace/pyramid.h"
-#include <array>
-#include <cmath>
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <gtest/gtest.h>
 
@@ -80,57 +75,6 @@ TEST(Random, IsTheSameEverywhereAndNormal) {
     }
     EXPECT_NEAR(sum / 20000, 0, 0.03);
     EXPECT_NEAR(squares / 20000, 1, 0.03);
-}
-
-Series ramp(double tauS, double swing, double periodS, double seconds) {
-    Series s;
-    for (double t = 0; t <= seconds; t += 5) {
-        s.timeS.push_back(t);
-        s.value.push_back(450 - 150 * std::exp(-t / tauS) +
-                          swing * std::sin(2 * M_PI * t / periodS));
-    }
-    return s;
-}
-
-TEST(Settled, WaitsForTheCycleMeanNotForTheCycles) {
-    const auto settled = findSettled(ramp(400, 8, 420, 4800), {});
-    ASSERT_TRUE(settled.has_value());
-    EXPECT_NEAR(settled->cycling.periodS, 420, 25);
-    EXPECT_NEAR(settled->cycling.halfSwing, 8, 0.8);
-    EXPECT_GT(settled->atS, 1500);
-    EXPECT_LT(settled->atS, 3300);
-    EXPECT_FALSE(findSettled(ramp(4000, 8, 420, 3600), {}).has_value())
-        << "still climbing 2 K a minute";
-}
-
-TEST(Packing, GoesBothWaysAndIsCutSafe) {
-    std::vector<std::int64_t> values{0, 5, -3, 1000000, kMissingReading, 7, 7, 8};
-    const std::string packed = packIntegers(values);
-    EXPECT_EQ(*unpackIntegers(packed, values.size()), values);
-    for (std::size_t n = 0; n < packed.size(); ++n)
-        EXPECT_FALSE(unpackIntegers(packed.substr(0, n), values.size()).has_value()) << n;
-}
-
-// 12 hours at 1 Hz on 800 pixels: at most two points a pixel, both extremes kept wherever they are.
-TEST(Pyramid, NoSpikeIsLost) {
-    Series s;
-    for (int i = 0; i < 43200; ++i) {
-        s.timeS.push_back(i);
-        s.value.push_back(400 + 10 * std::sin(i / 700.0));
-    }
-    s.value[31111] = 900;
-    s.value[77] = 250;
-    s.value[5000] = std::nan("");
-    const Pyramid p = buildPyramid(s);
-    for (std::size_t pixels : {200u, 800u, 2000u}) {
-        const Series drawn = drawnPoints(p, 0, 43200, pixels);
-        EXPECT_LE(drawn.size(), 2 * pixels);
-        EXPECT_EQ(*std::max_element(drawn.value.begin(), drawn.value.end()), 900);
-        EXPECT_EQ(*std::min_element(drawn.value.begin(), drawn.value.end()), 250);
-        EXPECT_TRUE(std::is_sorted(drawn.timeS.begin(), drawn.timeS.end()));
-    }
-    const Series near = drawnPoints(p, 31100, 31120, 800);
-    EXPECT_EQ(near.size(), 21u) << "the readings themselves where they are few";
 }
 
 TEST(LinearFit, RefusesColumnsThatHangTogether) {
