@@ -106,6 +106,21 @@ TEST_F(Defect123, EveryCommonVesselAndInstrumentIsSavedAsItIsOffered) {
     screen::look(window.get(), "all of them");
 }
 
+// Folded beside Translate the line-up showed ".d" for Add and one letter of its headings; without a
+// recipe there was still a translation to keep.
+using Defect127 = OwnBook;
+TEST_F(Defect127, ANarrowWindowCutsNothingAndOffersNothingEmpty) {
+    window->resize(1000, 700);
+    section("Show Appliances");
+    add([](QWidget* dialog) { type(dialog, "Name of the appliance", QStringLiteral("Big oven")); });
+    for (const Qt::Key page : {Qt::Key_1, Qt::Key_2, Qt::Key_K}) {
+        press(page);
+        screen::look(window.get(), "a page at 1000 x 700");
+    }
+    press(Qt::Key_2);
+    EXPECT_FALSE(find<QPushButton>(window.get(), "Keep this translation")->isEnabled());
+}
+
 TEST(WindowMemory, IsFoundAgainAndKnowsNothingAtFirst) {
     QTemporaryDir home;
     QSettings::setPath(QSettings::IniFormat, QSettings::UserScope, home.path());

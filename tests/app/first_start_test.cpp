@@ -18,6 +18,44 @@ TEST(FirstStart, TheDemoKitchenIsOneKeyAway) {
     EXPECT_TRUE(bench.document.isOpen());
 }
 
+// The first page said "rated many times but for one" of a kitchen with two that are not.
+TEST(Defect125, TheFirstPageSaysWhatTheDemoHolds) {
+    Bench bench;
+    const auto& kitchen = bench.document.kitchen();
+    const auto rated =
+        std::count_if(kitchen.rated.begin(), kitchen.rated.end(),
+                      [](const auto& numbersOfOne) { return !numbersOfOne.second.empty(); });
+    Bench first(false);
+    const QString said =
+        QStringLiteral("%1 appliances in %2 places, %3 of them rated, and %4 recipes")
+            .arg(kitchen.appliances.size())
+            .arg(kitchen.sites.size())
+            .arg(rated)
+            .arg(bench.document.recipes().size());
+    const auto labels = first.window->findChildren<QLabel*>();
+    EXPECT_TRUE(std::any_of(labels.begin(), labels.end(), [&](QLabel* label) {
+        return label->text().contains(said);
+    })) << said.toStdString();
+}
+
+// "Taken as 1650 ft." came up as the field lost the keys to a press on the button, moved the button
+// from under the pointer, and the click was lost.
+TEST(Defect126, AClickThatLeavesAFieldIsNeverLost) {
+    Bench bench(false);
+    QWidget* window = bench.window.get();
+    type(window, "Name of the kitchen", QStringLiteral("Attic"));
+    type(window, "File of the new book", bench.folder.filePath(QStringLiteral("attic.dynamet")));
+    type(window, "Height above the sea", QStringLiteral("1,650"));
+    auto* begin = find<QPushButton>(window, "Begin a new kitchen");
+    const QPoint at = begin->mapTo(window, begin->rect().center());
+    QTest::mousePress(window->windowHandle(), Qt::LeftButton, {}, at);
+    QTest::qWait(100);
+    QTest::mouseRelease(window->windowHandle(), Qt::LeftButton, {}, at);
+    QTest::qWait(100);
+    ASSERT_TRUE(bench.document.isOpen());
+    EXPECT_NEAR(bench.document.kitchen().sites.front().altitudeM, 1650, 1e-9);
+}
+
 TEST(FirstStart, ANewKitchenKnowsWhereWaterBoilsAndHowToBegin) {
     Bench bench(false);
     type(bench.window.get(), "Name of the kitchen", QStringLiteral("Attic"));

@@ -10,11 +10,15 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <array>
 
 namespace dynamet::app {
 namespace {
 
 constexpr int kRowHeight = 44, kGroupHeight = 22, kEdge = 10, kAxisHeight = 26;
+constexpr int kWidth = 232, kFoldedWidth = 84;
+/// Numbers of the axis, round in each unit.
+constexpr std::array<int, 5> kAxisC{20, 100, 200, 300, 600}, kAxisF{70, 200, 400, 600, 1100};
 
 int axisX(double celsius, int left, int width) {
     return left + static_cast<int>(look::axisPlace(celsius) * width);
@@ -97,11 +101,14 @@ void CombDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     QRect area = option.rect;
     const bool first = area.height() > kRowHeight;
     if (first) {
+        const QRect head(area.left() + kEdge, area.top(), area.width() - 2 * kEdge, kGroupHeight);
         p.setFont(look::textFont(11, true));
         p.setPen(look::kQuietInk);
-        const QString group = QString::fromUtf8(kitchen::groupName(row.group)).toUpper();
-        p.drawText(QRect(area.left() + kEdge, area.top(), area.width() - kEdge, kGroupHeight),
-                   Qt::AlignVCenter, narrow ? group.left(1) : group);
+        if (narrow) // its words would be cut: a line tells the groups apart
+            p.drawLine(head.left(), head.center().y(), head.right(), head.center().y());
+        else
+            p.drawText(head, Qt::AlignVCenter,
+                       QString::fromUtf8(kitchen::groupName(row.group)).toUpper());
         area.setTop(area.top() + kGroupHeight);
     }
     if (option.state & QStyle::State_Selected) {
@@ -112,7 +119,8 @@ void CombDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     p.setPen(look::kInk);
     const QRect line(area.left() + kEdge, area.top() + 3, area.width() - 2 * kEdge, 18);
     if (narrow) {
-        p.drawText(line, Qt::AlignVCenter, row.name.left(3));
+        p.drawText(line, Qt::AlignVCenter,
+                   p.fontMetrics().elidedText(row.name, Qt::ElideRight, line.width()));
     } else {
         const int aged = QFontMetrics(look::textFont(12)).horizontalAdvance(row.age) + 8;
         p.drawText(line, Qt::AlignVCenter | Qt::AlignLeft,
@@ -141,7 +149,7 @@ void CombDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
 LineUp::LineUp(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), model_(new LineUpModel(document, this)),
       proxy_(new QSortFilterProxyModel(this)), delegate_(new CombDelegate(this)),
-      filter_(new QLineEdit), list_(new QListView), empty_(new QWidget) {
+      filter_(new QLineEdit), add_(new QPushButton), list_(new QListView), empty_(new QWidget) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     setFixedWidth(232);
@@ -161,10 +169,10 @@ LineUp::LineUp(Document& document, QWidget* parent)
     auto* top = new QHBoxLayout;
     top->setContentsMargins(8, 0, 8, 0);
     top->addWidget(filter_);
-    auto* add = new QPushButton(tr("Add"));
-    add->setAccessibleName(tr("Add an appliance"));
-    connect(add, &QPushButton::clicked, this, &LineUp::addWanted);
-    top->addWidget(add);
+    add_->setText(tr("Add"));
+    add_->setAccessibleName(tr("Add an appliance"));
+    connect(add_, &QPushButton::clicked, this, &LineUp::addWanted);
+    top->addWidget(add_);
     box->addLayout(top);
     auto* emptyBox = new QVBoxLayout(empty_);
     auto* words = new QLabel(
@@ -236,8 +244,9 @@ void LineUp::focusFilter() {
 }
 
 void LineUp::setFolded(bool folded) {
-    setFixedWidth(folded ? 56 : 232);
+    setFixedWidth(folded ? kFoldedWidth : kWidth);
     delegate_->narrow = folded;
+    add_->setText(folded ? QStringLiteral("+") : tr("Add"));
     filter_->setVisible(!folded);
     for (QLabel* words : empty_->findChildren<QLabel*>())
         words->setVisible(!folded);
@@ -252,14 +261,17 @@ void LineUp::paintEvent(QPaintEvent* event) {
     p.setFont(look::textFont(11));
     p.setPen(look::kQuietInk);
     const int left = kEdge, width = this->width() - 2 * kEdge, y = height() - kAxisHeight + 4;
-    for (int celsius : {20, 100, 200, 300, 600}) {
-        const int x = axisX(celsius, left, width);
+    const TemperatureUnit unit = document_.units().temperature();
+    const auto& numbers = document_.units().fahrenheit ? kAxisF : kAxisC;
+    for (const int number : numbers) {
+        const int x = axisX((unit == TemperatureUnit::fahrenheit ? Temperature::fahrenheit(number)
+                                                                 : Temperature::celsius(number))
+                                .celsius(),
+                            left, width);
         p.fillRect(QRect(x, y - 2, 1, 4), look::kQuietInk);
-        const Temperature t = Temperature::celsius(celsius);
-        const QString number = text(printFixed(numberIn(t, document_.units().temperature()), 0));
-        const bool first = celsius == 20, last = celsius == 600;
+        const bool first = number == numbers.front(), last = number == numbers.back();
         const QString words =
-            first ? number + QString::fromUtf8(unitSign(document_.units().temperature())) : number;
+            QString::number(number) + (first ? QString::fromUtf8(unitSign(unit)) : QString());
         const QRect place(first  ? left
                           : last ? x - 40
                                  : x - 25,

@@ -71,6 +71,7 @@ class LineUp : public QWidget {
     QSortFilterProxyModel* proxy_;
     CombDelegate* delegate_;
     QLineEdit* filter_;
+    QPushButton* add_;
     QListView* list_;
     QWidget* empty_;
     int axisTop_ = 0;

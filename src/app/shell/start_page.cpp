@@ -88,9 +88,8 @@ StartPage::StartPage(Document& document, const QString& demoBook, QWidget* paren
 QWidget* StartPage::demoChoice() {
     auto* widget = new QWidget;
     auto* box = column(widget, tr("Look round first"),
-                       tr("The demo kitchen has twenty appliances in two places, rated many times "
-                          "but for one, and four recipes to carry about. Everything in it is made "
-                          "up."));
+                       tr("The demo kitchen has 20 appliances in 2 places, 18 of them rated, and 4 "
+                          "recipes to carry about. Everything in it is made up."));
     auto* button = new QPushButton(tr("Open the demo kitchen"));
     button->setObjectName(QStringLiteral("act"));
     button->setAccessibleName(tr("Open the demo kitchen"));

@@ -33,6 +33,11 @@ ReachPane::ReachPane(Document& document, QWidget* parent)
     auto* keep = new QPushButton(tr("Keep this translation"));
     keep->setAccessibleName(tr("Keep this translation"));
     connect(keep, &QPushButton::clicked, this, &ReachPane::keepWanted);
+    const auto enable = [this, keep] { keep->setEnabled(model_->rowCount() > 0); };
+    connect(model_, &QAbstractItemModel::modelReset, keep, enable);
+    connect(model_, &QAbstractItemModel::rowsInserted, keep, enable);
+    connect(model_, &QAbstractItemModel::rowsRemoved, keep, enable);
+    enable();
     head->addWidget(overline);
     head->addSpacing(12);
     head->addWidget(progress_);

@@ -6,7 +6,9 @@
 #include "app/shell/units.h"
 #include "quantity/number_text.h"
 
+#include <QGuiApplication>
 #include <QStyle>
+#include <QTimer>
 #include <QVBoxLayout>
 
 namespace dynamet::app {
@@ -78,7 +80,14 @@ bool QuantityField::check() {
     return now.has_value();
 }
 
+/// A note that comes or goes moves what stands below it: not while a mouse button is down, or the
+/// release would miss what was pressed.
 void QuantityField::leave() {
+    constexpr int kLookAgainMs = 20;
+    if (QGuiApplication::mouseButtons() != Qt::NoButton) {
+        QTimer::singleShot(kLookAgainMs, this, &QuantityField::leave);
+        return;
+    }
     if (!check())
         return;
     const auto now = read();
