@@ -36,7 +36,7 @@ Result<translate::Request> requestFor(const TranslateOptions& options) {
             continue;
         auto request =
             requestOf(recipe, std::move(*kitchen), loadChoices(*book).value_or(book::Choices{}));
-        request.fahrenheit = options.fahrenheit;
+        request.units.fahrenheit = options.fahrenheit;
         if (options.stage > 0)
             request.moved = static_cast<std::size_t>(options.stage - 1);
         return request;
@@ -47,13 +47,12 @@ Result<translate::Request> requestFor(const TranslateOptions& options) {
 
 std::string rowText(const translate::Row& row, const translate::Prepared& prepared) {
     const auto* a = findAppliance(prepared.request.kitchen, row.target.applianceId);
-    const auto unit =
-        prepared.request.fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
-    const translate::Units units{prepared.request.fahrenheit, false};
+    const Units units = prepared.request.units;
     std::string out = fmt::format("{} ({})", a->name, row.target.zone);
     if (!row.reached)
         return out + (row.held ? ": not reached: " : ": not for this food: ") + row.reason;
-    out += fmt::format(": {}, {}", settingLabel(a->controls, row.instruction.setting, unit),
+    out += fmt::format(": {}, {}",
+                       settingLabel(a->controls, row.instruction.setting, units.temperature()),
                        pullWords(row, units));
     for (const std::string& line : rowStageLines(row, prepared, units))
         out += "\n    " + line;
@@ -72,7 +71,8 @@ std::string rowText(const translate::Row& row, const translate::Prepared& prepar
     if (row.rule)
         out += "\n    " + row.rule->words +
                (row.rule->peakK ? ": the core would peak at " +
-                                      printTemperature(Temperature::kelvin(*row.rule->peakK), unit)
+                                      printTemperature(Temperature::kelvin(*row.rule->peakK),
+                                                       units.temperature())
                                 : "");
     return out;
 }
@@ -102,7 +102,7 @@ Result<Answer> translate(const TranslateOptions& options) {
     out.text = fmt::format("Where it was written: {} to the pull, crust {}",
                            printDuration(prepared->outcome.pullS),
                            food::crustWord(prepared->outcome.darker()));
-    const translate::Units units{options.fahrenheit, false};
+    const Units units{options.fahrenheit, false};
     for (const std::string& line : writtenStageLines(prepared->request, units)) {
         json["stages"].push_back(line);
         out.text += "\n" + line;

@@ -112,6 +112,10 @@ std::string printLength(double metres, bool inches) {
     return whole > 0 ? fmt::format("{} {} in", whole, fraction) : fraction + " in";
 }
 
+std::string printThin(double metres, Units units) {
+    return units.inches ? printLength(metres, true) : printFixed(metres * 1000, 0) + " mm";
+}
+
 double roundedUpTime(double seconds) {
     const double step = seconds < 300 ? 10 : 60;
     return std::ceil(seconds / step - 1e-9) * step;

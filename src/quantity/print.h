@@ -36,6 +36,8 @@ double numberIn(Temperature temperature, TemperatureUnit unit);
 
 /// mm, or inches to the nearest 1/16 ("1 1/4 in").
 std::string printLength(double metres, bool inches);
+/// A rim or a crust: whole millimetres, or inches to the nearest 1/16.
+std::string printThin(double metres, Units units);
 /// A number rounded up (or down) onto whole minutes, below five minutes onto 10 s; seconds.
 double roundedUpTime(double seconds);
 double roundedDownTime(double seconds);

@@ -73,7 +73,7 @@ struct Request {
     cook::Rest rest;
     food::ChosenSchools schools; ///< the book's side in each, see schools.h
     std::uint64_t seed = 1;
-    bool fahrenheit = false; ///< the unit that pull temperatures are printed (and rounded) in
+    Units units; ///< the reader's; pull temperatures are rounded in them
 };
 
 /// A target: one appliance and zone, and for hobs the vessel.

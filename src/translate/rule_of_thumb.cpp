@@ -70,12 +70,12 @@ std::optional<RuleOfThumb> ruleOfThumb(const Prepared& prepared, const Target& t
     setting.values[toIndex] = onDial;
     RuleOfThumb out;
     out.seconds = prepared.outcome.pullS * rule->timeFactor;
-    out.words = fmt::format(
-        "rule of thumb: {}, {}",
-        settingLabel(to->controls, setting, readerOf(Units{prepared.request.fahrenheit, false})),
-        rule->timeFactor == 1  ? "the recipe's time"
-        : rule->timeFactor < 1 ? "a fifth less time"
-                               : "a quarter more time");
+    out.words =
+        fmt::format("rule of thumb: {}, {}",
+                    settingLabel(to->controls, setting, prepared.request.units.temperature()),
+                    rule->timeFactor == 1  ? "the recipe's time"
+                    : rule->timeFactor < 1 ? "a fifth less time"
+                                           : "a quarter more time");
     if (const auto programme = programmeFor(prepared.request, target, setting)) {
         const auto outcome = cook::cookFor(prepared.request.piece, *programme, out.seconds,
                                            cook::kQuick, prepared.tables);

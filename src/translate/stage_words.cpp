@@ -32,7 +32,7 @@ std::string placeWords(const kitchen::Kitchen& kitchen, const Reference& place, 
     std::string out = a->name;
     if (a->zones.size() > 1)
         out += ", " + place.zone;
-    out += ", " + settingLabel(a->controls, place.setting, readerOf(units));
+    out += ", " + settingLabel(a->controls, place.setting, units.temperature());
     if (const auto* vessel = findVessel(kitchen, place.vesselId))
         out += ", " + vessel->name;
     return place.lidOpen ? out + ", lid open" : out;

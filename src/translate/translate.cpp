@@ -115,7 +115,7 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
     row.instruction.lidOpen = placeOn(local.request, row.target, row.instruction.setting).lidOpen;
     row.watched = watchedStage(*programme);
     row.crustDistance = crustDistance(row.outcome, prepared.outcome);
-    row.instruction.pullK = printedPull(leavingK(row), prepared.request.fahrenheit);
+    row.instruction.pullK = printedPull(leavingK(row), prepared.request.units.fahrenheit);
     row.warnings = warningsFor(prepared, row, *programme);
     return row;
 }
@@ -240,9 +240,9 @@ std::vector<std::string> roundLines(const Prepared& prepared, const Row& row) {
         const cook::Round& round = (*rounds)[i];
         std::string line = "Round " + std::to_string(i + 1) + ": ";
         if (std::isfinite(round.plateStartK))
-            line += "the plate is at " + printDegrees(round.plateStartK, request.fahrenheit) +
+            line += "the plate is at " + printDegrees(round.plateStartK, request.units.fahrenheit) +
                     " as it goes on; ";
-        out.push_back(line + pullAndTime(round.outcome, request.fahrenheit));
+        out.push_back(line + pullAndTime(round.outcome, request.units.fahrenheit));
     }
     return out;
 }
@@ -263,9 +263,9 @@ std::vector<std::string> companionLines(const Prepared& prepared, const Row& row
         piece.thicknessM = thickness;
         const auto outcome =
             cook::cookProgramme(piece, *programme, targetOf(request), cook::kFull, tables);
-        out.push_back(
-            "The piece of " + printLength(thickness, inches) + ": " +
-            (outcome ? pullAndTime(*outcome, request.fahrenheit) : outcome.error().message + "."));
+        out.push_back("The piece of " + printLength(thickness, inches) + ": " +
+                      (outcome ? pullAndTime(*outcome, request.units.fahrenheit)
+                               : outcome.error().message + "."));
     }
     return out;
 }

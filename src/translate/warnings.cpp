@@ -69,8 +69,8 @@ void addSmoke(std::vector<Warning>& out, const Request& request, const cook::Out
     out.push_back({"fat_smokes",
                    fmt::format("{} smokes from about {} and meets {} here: ventilate; {}. If it "
                                "burns: lid on, heat off, never water",
-                               fat->name, printDegrees(fat->smokeK, request.fahrenheit),
-                               printDegrees(is.hottestTouchK, request.fahrenheit),
+                               fat->name, printDegrees(fat->smokeK, request.units.fahrenheit),
+                               printDegrees(is.hottestTouchK, request.units.fahrenheit),
                                advice.empty() ? "no fat of the table stands it" : advice)});
 }
 
@@ -85,7 +85,7 @@ bool onlyAssumed(const kitchen::HeatField& field) {
 void addCore(std::vector<Warning>& out, const Prepared& prepared, const cook::Outcome& is) {
     constexpr double kTold = 1.5; // K
     const double off = is.peakK - prepared.outcome.peakK;
-    const bool fahrenheit = prepared.request.fahrenheit;
+    const bool fahrenheit = prepared.request.units.fahrenheit;
     if (std::abs(off) > kTold)
         out.push_back({off > 0 ? "core_hotter" : "core_cooler",
                        fmt::format("the core comes to {} where the recipe gives {}",
@@ -101,7 +101,7 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
     const auto& request = prepared.request;
     const auto verdict =
         food::judgeSafety(request.piece.food, request.piece.form, row.outcome.peakK,
-                          row.outcome.kills, request.fahrenheit);
+                          row.outcome.kills, request.units.fahrenheit);
     if (verdict.below)
         out.push_back({"below_minimum", verdict.text});
     if (row.outcome.dangerS > food::kDangerLimitS)
@@ -116,9 +116,9 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
     addSmoke(out, request, row.outcome);
     const double rim = row.outcome.rimM - prepared.outcome.rimM;
     if (std::abs(rim) > kRimMatters)
-        out.push_back({"rim", fmt::format("grey rim {} mm where the recipe gives {} mm",
-                                          printFixed(row.outcome.rimM * 1000, 0),
-                                          printFixed(prepared.outcome.rimM * 1000, 0))});
+        out.push_back({"rim", fmt::format("grey rim {} where the recipe gives {}",
+                                          printThin(row.outcome.rimM, request.units),
+                                          printThin(prepared.outcome.rimM, request.units))});
     const kitchen::HeatField& field = movedField(request, programme);
     if (onlyAssumed(field))
         out.push_back({"assumed_field", "this heat is only assumed: rate the appliance first"});
@@ -130,7 +130,7 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
         plate->value > *vessel->highestTemperatureK)
         out.push_back({"vessel_limit", fmt::format("{} stands {} at most", vessel->name,
                                                    printDegrees(*vessel->highestTemperatureK,
-                                                                request.fahrenheit))});
+                                                                request.units.fahrenheit))});
     return out;
 }
 

@@ -33,7 +33,7 @@ std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen, Units unit
     if (a->zones.size() > 1)
         out += " · " + row.target.zone;
     if (row.reached)
-        out += " · " + settingLabel(a->controls, row.instruction.setting, readerOf(units));
+        out += " · " + settingLabel(a->controls, row.instruction.setting, units.temperature());
     return row.reached && row.instruction.lidOpen ? out + " · lid open" : out;
 }
 
@@ -129,9 +129,9 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
             out.push_back("Why the window is so wide: " + causes + ".");
     }
     out.push_back(fmt::format(
-        "Crust {} (recipe: {}), grey rim {} mm (recipe: {} mm).",
-        food::crustWord(row.outcome.darker()), food::crustWord(prepared.outcome.darker()),
-        printFixed(row.outcome.rimM * 1000, 0), printFixed(prepared.outcome.rimM * 1000, 0)));
+        "Crust {} (recipe: {}), grey rim {} (recipe: {}).", food::crustWord(row.outcome.darker()),
+        food::crustWord(prepared.outcome.darker()), printThin(row.outcome.rimM, units),
+        printThin(prepared.outcome.rimM, units)));
     if (row.rule)
         out.push_back("By the " + row.rule->words +
                       (row.rule->peakK
@@ -151,7 +151,7 @@ std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& pr
         {"Pulled at", degrees(o.pullK, units)},
         {"Time there", printDuration(o.pullS)},
         {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
-        {"Grey rim", fmt::format("{} mm", printFixed(o.rimM * 1000, 0))},
+        {"Grey rim", printThin(o.rimM, units)},
         {"Weight lost", "about " + printPlusMinus(o.waterLossShare() * 100 * water,
                                                   2 * o.juiceU * 100 * water, "%")},
         {"Within the band",
@@ -174,7 +174,8 @@ std::string referenceWords(const Request& request, Units units) {
 std::string pieceWords(const Request& request, Units units) {
     return fmt::format("{}, {}, {}; {}", request.piece.food.name,
                        printLength(request.piece.thicknessM, units.inches),
-                       word(request.piece.form), request.goal.words);
+                       word(request.piece.form),
+                       request.lastForS > 0 ? "as far as its time takes it" : request.goal.words);
 }
 
 std::string readWords(const Prepared& prepared) {
@@ -191,7 +192,7 @@ CutWords cutWords(const cook::Outcome& o, Units units) {
     const std::string crust =
         std::string(first) == second ? first : fmt::format("{} and {}", first, second);
     return {fmt::format("core {}", degrees(o.peakK, units)), crust,
-            fmt::format("grey rim {} mm, {} % of it grey", printFixed(o.rimM * 1000, 0),
+            fmt::format("grey rim {}, {} % of it grey", printThin(o.rimM, units),
                         printFixed(o.rimShare * 100, 0))};
 }
 

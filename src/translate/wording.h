@@ -7,15 +7,6 @@
 
 namespace dynamet::translate {
 
-/// How the cook wants numbers.
-struct Units {
-    bool fahrenheit = false;
-    bool inches = false;
-};
-inline TemperatureUnit readerOf(Units units) {
-    return units.fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
-}
-
 /// "Wall fan oven · 190 °C": appliance, zone when it has several, setting.
 std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen, Units units);
 /// "pull at 61 °C", and with the turn "pull at 61 °C, turn at 12 min".

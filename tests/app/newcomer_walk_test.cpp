@@ -287,6 +287,7 @@ TEST_P(NewcomerWalk, AKitchenOfOnesOwn) {
 INSTANTIATE_TEST_SUITE_P(
     Kitchens, NewcomerWalk,
     ::testing::Values(Newcomer{"FahrenheitInTheHills", true, "1,650 m", "202 °F", {1280, 760}},
+                      Newcomer{"FahrenheitOnASmallScreen", true, "1,650 m", "202 °F", {984, 650}},
                       Newcomer{"CelsiusAtTheSeaAt200Percent", false, "0 m", "100 °C", {640, 400}}),
     [](const auto& at) { return std::string(at.param.name); });
 

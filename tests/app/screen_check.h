@@ -124,12 +124,22 @@ inline void expectNothingOverprinted(QWidget* window, const char* when) {
             }
 }
 
+/// Nothing has to be shoved sideways to be read.
+inline void expectNoSidewaysScrolling(QWidget* window, const char* when) {
+    for (auto* area : window->findChildren<QScrollArea*>())
+        if (area->isVisible()) {
+            EXPECT_FALSE(area->horizontalScrollBar()->isVisible())
+                << when << ": " << area->accessibleName().toStdString();
+        }
+}
+
 inline void look(QWidget* window, const char* when) {
     QApplication::processEvents();
     QApplication::processEvents();
     expectSensibleNumbers(window, when);
     expectNothingCutOrOutside(window, when);
     expectNothingOverprinted(window, when);
+    expectNoSidewaysScrolling(window, when);
 }
 
 } // namespace screen

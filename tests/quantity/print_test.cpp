@@ -38,6 +38,12 @@ TEST(Length, IsPrintedInFractionsOfAnInch) {
     EXPECT_EQ(printLength(0.042, false), "42 mm");
 }
 
+TEST(Thin, IsWholeMillimetresOrSixteenths) {
+    EXPECT_EQ(printThin(0.0137, {}), "14 mm");
+    EXPECT_EQ(printThin(0.0137, {true, true}), "9/16 in");
+    EXPECT_EQ(printThin(0, {true, true}), "0 in");
+}
+
 TEST(Duration, IsPrintedAsACookReadsIt) {
     EXPECT_EQ(printDuration(200), "3 min 20 s");
     EXPECT_EQ(printDuration(14 * 60 + 20), "14 min");

@@ -201,7 +201,7 @@ TEST(Translate, SaysWhenItIsBelowTheOfficialMinimum) {
 
 TEST(Translate, PrintsThePullInWholeDegreesOfTheUnit) {
     Request request = roastRequest();
-    request.fahrenheit = true;
+    request.units.fahrenheit = true;
     const Row row = rowFor(prepared(request), "still");
     const double f = Temperature::kelvin(row.instruction.pullK).fahrenheit();
     EXPECT_NEAR(f, std::round(f), 1e-9);

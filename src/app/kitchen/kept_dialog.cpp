@@ -49,7 +49,7 @@ KeptDialog::KeptDialog(Document& document, const std::string& translationId, QWi
                         fill();
                     });
             auto request = requestOf(recipe, document.kitchen(), document.choices());
-            request.fahrenheit = document.units().fahrenheit;
+            request.units = document.units();
             worker_.start(request, {});
         }
     }

@@ -16,7 +16,7 @@ namespace dynamet::app {
 namespace {
 
 constexpr int kRowHeight = 44, kGroupHeight = 22, kEdge = 10, kAxisHeight = 26;
-constexpr int kWidth = 232, kFoldedWidth = 84;
+constexpr int kWidth = 232, kFoldedWidth = 72;
 /// Numbers of the axis, round in each unit.
 constexpr std::array<int, 5> kAxisC{20, 100, 200, 300, 600}, kAxisF{70, 200, 400, 600, 1100};
 

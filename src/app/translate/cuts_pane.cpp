@@ -16,7 +16,7 @@ constexpr int kMoments = 200; // places of the slider; the last one is the end
 }
 
 CutShown cutOf(const QString& title, const cook::Outcome& outcome, const Units& units) {
-    const auto words = translate::cutWords(outcome, units.wording());
+    const auto words = translate::cutWords(outcome, units);
     return {title, text(words.core), text(words.crust), text(words.rim), outcome};
 }
 
@@ -50,7 +50,7 @@ void CutsPane::show(const translate::Prepared& prepared, const translate::Row& r
     const Units& units = document_.units();
     const food::Food& food = prepared.request.piece.food;
     view_->show({cutOf(tr("in the recipe"), prepared.outcome, units),
-                 cutOf(text(rowTitle(row, document_.kitchen(), units.wording())), outcome, units)},
+                 cutOf(text(rowTitle(row, document_.kitchen(), units)), outcome, units)},
                 food.greyingK, food.losesJuice);
     moment_->setValue(kMoments);
     showMoment(kMoments);

@@ -5,6 +5,7 @@
 
 #include "app/shell/document.h"
 #include "app/widgets/cut_view.h"
+#include "translate/wording.h"
 
 #include <QLabel>
 #include <QPushButton>

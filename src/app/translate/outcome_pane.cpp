@@ -65,13 +65,13 @@ void OutcomePane::show(const translate::Prepared& prepared) {
     grid->setContentsMargins(0, 0, 0, 0);
     grid->setVerticalSpacing(2);
     int row = 0;
-    for (const auto& [name, value] : outcomeFacts(prepared, units.wording())) {
+    for (const auto& [name, value] : outcomeFacts(prepared, units)) {
         auto* label = new QLabel(text(name));
         label->setObjectName(QStringLiteral("quiet"));
         grid->addWidget(label, row, 0);
         grid->addWidget(new QLabel(text(value)), row++, 1);
     }
-    const QString safety = text(safetyLine(prepared, units.wording()));
+    const QString safety = text(safetyLine(prepared, units));
     safety_->setObjectName(safety.startsWith(QLatin1Char('!')) ? QStringLiteral("caution")
                                                                : QStringLiteral("good"));
     safety_->setStyleSheet(safety.startsWith(QLatin1Char('!'))

@@ -30,8 +30,9 @@ ReachPane::ReachPane(Document& document, QWidget* parent)
     overline->setObjectName(QStringLiteral("overline"));
     progress_->setObjectName(QStringLiteral("quiet"));
     progress_->setAccessibleName(tr("Progress of the translation"));
-    auto* keep = new QPushButton(tr("Keep this translation"));
+    auto* keep = new QPushButton(tr("Keep"));
     keep->setAccessibleName(tr("Keep this translation"));
+    keep->setToolTip(tr("Keep this translation in the book, to compare with later ones"));
     connect(keep, &QPushButton::clicked, this, &ReachPane::keepWanted);
     const auto enable = [this, keep] { keep->setEnabled(model_->rowCount() > 0); };
     connect(model_, &QAbstractItemModel::modelReset, keep, enable);
@@ -138,6 +139,7 @@ QWidget* ReachPane::buildDetail() {
 
 void ReachPane::showProgress(int done, int total) {
     progress_->setText(done < total ? tr("%1 of %2").arg(done).arg(total)
+                       : total == 1 ? tr("1 place")
                                     : tr("%1 places").arg(total));
     if (done >= total)
         showOthers();
@@ -198,9 +200,8 @@ void ReachPane::refreshOpenRow() {
         const RowsModel::Item& item = model_->item(i);
         if (item.row.target != *open_ || item.pending)
             continue;
-        const auto units = document_.units().wording();
-        detailTitle_->setText(
-            text(rowTitle(item.row, document_.kitchen(), document_.units().wording())));
+        const auto units = document_.units();
+        detailTitle_->setText(text(rowTitle(item.row, document_.kitchen(), document_.units())));
         detailPull_->setText(item.row.reached ? text(pullWords(item.row, units))
                                               : reasonOf(item.row));
         QStringList stages, warnings;
@@ -221,7 +222,7 @@ void ReachPane::refreshOpenRow() {
 
 void ReachPane::showLines(const translate::Row& row, const std::vector<std::string>& more) {
     QStringList lines;
-    const auto units = document_.units().wording();
+    const auto units = document_.units();
     for (const std::string& line : detailLines(row, *model_->prepared(), units))
         lines << text(line);
     for (const std::string& line : more)

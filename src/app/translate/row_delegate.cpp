@@ -5,6 +5,7 @@
 
 #include "app/look/palette.h"
 #include "app/translate/rows_model.h"
+#include "translate/wording.h"
 
 #include <QPainter>
 
@@ -67,7 +68,7 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     const auto* model = qobject_cast<const RowsModel*>(index.model());
     const RowsModel::Item& item = model->item(index.row());
     const translate::Row& row = item.row;
-    const auto units = model->document().units().wording();
+    const auto units = model->document().units();
     QPainter& p = *painter;
     p.save();
     p.setRenderHint(QPainter::Antialiasing);

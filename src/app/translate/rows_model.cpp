@@ -2,6 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include "app/translate/rows_model.h"
+#include "translate/wording.h"
 
 #include <algorithm>
 
@@ -29,13 +30,12 @@ QVariant RowsModel::data(const QModelIndex& index, int role) const {
         return it.row.reached;
     if (role != Qt::DisplayRole && role != Qt::AccessibleTextRole)
         return {};
-    const QString title = text(rowTitle(it.row, document_.kitchen(), document_.units().wording()));
+    const QString title = text(rowTitle(it.row, document_.kitchen(), document_.units()));
     if (it.pending)
         return tr("%1: being computed").arg(title);
     if (!it.row.reached)
         return tr("%1: %2").arg(title, reasonOf(it.row));
-    QString words =
-        title + QStringLiteral(", ") + text(pullWords(it.row, document_.units().wording()));
+    QString words = title + QStringLiteral(", ") + text(pullWords(it.row, document_.units()));
     if (it.row.window)
         words += QStringLiteral(", ") + text(windowWords(*it.row.window));
     if (prepared_)

@@ -100,9 +100,11 @@ QWidget* StageEdit::buildEnd(const book::StageRecord& record) {
     const translate::WrittenStage& stage = record.stage;
     const auto timeText = [](double s) { return s > 0 ? text(printDuration(s)) : QString(); };
     auto* out = new QWidget;
-    auto* line = new QHBoxLayout(out);
-    line->setContentsMargins(28, 0, 0, 0);
+    auto* lines = new QVBoxLayout(out); // one line would be wider than a small screen
+    lines->setContentsMargins(28, 0, 0, 0);
+    auto* line = new QHBoxLayout;
     line->setSpacing(8);
+    lines->addLayout(line);
     time_ = field(tr("time"), timeText(stage.endsAfterS),
                   last_ ? tr("until the goal is met") : tr("no time"), last_ ? kLong : kShort);
     if (last_) {
@@ -136,7 +138,10 @@ QWidget* StageEdit::buildEnd(const book::StageRecord& record) {
     line->addWidget(new QLabel(tr("or for")));
     line->addWidget(time_);
     line->addWidget(edges_);
-    line->addSpacing(8);
+    line->addStretch();
+    line = new QHBoxLayout;
+    line->setSpacing(8);
+    lines->addLayout(line);
     line->addWidget(new QLabel(tr("then wait")));
     line->addWidget(wait_);
     line->addWidget(foil_);

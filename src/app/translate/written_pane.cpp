@@ -221,7 +221,7 @@ std::optional<translate::Request> WrittenPane::request() const {
         out.piece.startK = start_->value();
     if (moves_->currentIndex() > 0)
         out.moved = static_cast<std::size_t>(moves_->currentIndex() - 1);
-    out.fahrenheit = document_.units().fahrenheit;
+    out.units = document_.units();
     return out;
 }
 
@@ -276,8 +276,8 @@ void WrittenPane::showFacts() {
     const auto r = request();
     if (!r)
         return;
-    facts_->setText(text(referenceWords(*r, document_.units().wording())));
-    piece_->setText(text(pieceWords(*r, document_.units().wording())));
+    facts_->setText(text(referenceWords(*r, document_.units())));
+    piece_->setText(text(pieceWords(*r, document_.units())));
 }
 
 } // namespace dynamet::app
