@@ -249,31 +249,31 @@ void addTests(book::Book& book, const json& kitchen, const std::string& folder) 
     }
 }
 
+recipe::Stage stageOf(const kitchen::Kitchen& known, const json& row) {
+    recipe::Stage out;
+    const auto* appliance = findAppliance(known, row.at("appliance").get<std::string>());
+    const auto setting = row.at("setting").get<std::string>();
+    out.place = {appliance->id, need(kitchen::parseSetting(appliance->controls, setting), setting),
+                 row.at("zone").get<std::string>(), row.value("vessel", "")};
+    out.end.afterS = 60 * row.value("minutes", 0.0);
+    if (row.contains("to_C"))
+        out.end.coreK = row.at("to_C").get<double>() + kZeroCelsiusK;
+    out.waitS = 60 * row.value("wait_min", 0.0);
+    out.waitTented = row.value("wait_tented", false);
+    return out;
+}
+
 void addRecipes(book::Book& book, const json& kitchen, const book::When& when) {
+    const kitchen::Kitchen known = need(loadKitchen(book), "kitchen");
     for (const json& row : kitchen.at("recipes")) {
-        book::RecipeRecord r;
+        recipe::Recipe r;
         r.id = row.at("id").get<std::string>();
         r.name = row.at("name").get<std::string>();
         r.author = row.at("author").get<std::string>();
         r.text = row.at("text").get<std::string>();
-        r.reference.applianceId = row.at("appliance").get<std::string>();
-        r.settingText = row.at("setting").get<std::string>();
-        r.reference.zone = row.at("zone").get<std::string>();
-        r.reference.vesselId = row.value("vessel", "");
-        for (const json& from : row.value("before", json::array())) {
-            book::StageRecord record;
-            record.settingText = from.at("setting").get<std::string>();
-            record.stage.place.applianceId = from.at("appliance").get<std::string>();
-            record.stage.place.zone = from.at("zone").get<std::string>();
-            record.stage.place.vesselId = from.value("vessel", "");
-            record.stage.endsAfterS = 60 * from.value("minutes", 0.0);
-            if (from.contains("to_C"))
-                record.stage.endsAtCoreK = from.at("to_C").get<double>() + kZeroCelsiusK;
-            record.stage.waitS = 60 * from.value("wait_min", 0.0);
-            record.stage.waitTented = from.value("wait_tented", false);
-            r.before.push_back(record);
-        }
-        r.lastForS = 60 * row.value("last_minutes", 0.0);
+        r.stages.clear();
+        for (const json& stage : row.at("stages"))
+            r.stages.push_back(stageOf(known, stage));
         r.piece.food = need(food::findFood(row.at("food").get<std::string>()), "food");
         r.piece.form = *food::formOf(row.at("form").get<std::string>());
         r.piece.thicknessM = row.at("thickness_mm").get<double>() / 1000;
@@ -283,7 +283,7 @@ void addRecipes(book::Book& book, const json& kitchen, const book::When& when) {
                   row.at("read_at") == "pull" ? food::ReadAt::pull : food::ReadAt::peak,
                   k(row.at("band_C").at(0)), k(row.at("band_C").at(1)),
                   row.at("goal").get<std::string>()};
-        need(addRecipe(book, r, when), r.name);
+        need(addRecipe(book, r, known, when), r.name);
     }
 }
 

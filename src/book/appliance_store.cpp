@@ -88,10 +88,8 @@ void loadParts(Database& db, kitchen::Appliance& a) {
 std::string leftBehind(Database& db, const kitchen::Appliance& to) {
     std::size_t tests = 0, recipes = 0;
     std::string example;
-    const auto look = [&](const char* table, std::size_t& count) {
-        Statement s(db, fmt::format("SELECT setting, zone FROM {} WHERE appliance_id=? AND "
-                                    "withdrawn_at_ms IS NULL",
-                                    table));
+    const auto look = [&](const char* sql, std::size_t& count) {
+        Statement s(db, sql);
         s.bind(1, to.id);
         const RowReader row(s);
         while (s.executeStep()) {
@@ -103,14 +101,19 @@ std::string leftBehind(Database& db, const kitchen::Appliance& to) {
             ++count;
         }
     };
-    look("test", tests);
-    look("recipe", recipes);
+    look("SELECT setting, zone FROM test WHERE appliance_id=? AND withdrawn_at_ms IS NULL", tests);
+    look(
+        "SELECT json_extract(value, '$.setting') AS setting, json_extract(value, '$.zone') AS zone "
+        "FROM recipe, json_each(recipe_json, '$.stages') WHERE json_extract(value, "
+        "'$.appliance')=? AND withdrawn_at_ms IS NULL",
+        recipes);
     if (tests + recipes == 0)
         return "";
-    return fmt::format("{} tests and {} recipes of it rest on a setting or a place that it would "
-                       "no longer have ({}); nothing was changed. Add a new appliance instead, or "
-                       "keep that setting and place",
-                       tests, recipes, example);
+    return fmt::format(
+        "{} tests and {} stages of recipes rest on a setting or a place that it would "
+        "no longer have ({}); nothing was changed. Add a new appliance instead, or "
+        "keep that setting and place",
+        tests, recipes, example);
 }
 
 } // namespace

@@ -5,20 +5,17 @@
 
 #include "book/choices_store.h"
 #include "book/recipe_store.h"
+#include "translate/request.h"
 
 namespace dynamet::book {
 
 /// What a translation of the recipe is computed from, with the book's schools; the whole cook
 /// moves.
-translate::Request requestOf(const RecipeRecord& recipe, kitchen::Kitchen kitchen,
+translate::Request requestOf(const recipe::Recipe& recipe, kitchen::Kitchen kitchen,
                              const Choices& choices);
 
 /// A recipe to begin with: the first appliance and food of the kitchen, the middle level that the
 /// first scale has for it. Its id is new.
-RecipeRecord beginRecipe(const kitchen::Kitchen& kitchen, const Choices& choices);
-
-/// Is the recipe whole: a name, known places, stages that end, one that turns to the plate only
-/// where there is one, a goal above the cores before it? invalidArgument with the reason if not.
-Result<bool> checkStages(const RecipeRecord& recipe, const kitchen::Kitchen& kitchen);
+recipe::Recipe beginRecipe(const kitchen::Kitchen& kitchen, const Choices& choices);
 
 } // namespace dynamet::book

@@ -3,11 +3,8 @@
 
 #include "book/recipe_store.h"
 
-#include "book/piece_json.h"
-#include "book/stages_json.h"
 #include "book/table_row.h"
-
-#include <algorithm>
+#include "recipe/recipe_json.h"
 
 namespace dynamet::book {
 namespace {
@@ -16,65 +13,22 @@ using SQLite::Database;
 using SQLite::Statement;
 
 inline constexpr int kModelVersion = 1;
-/// Binds name, author, text, appliance, setting, zone and vessel, in the table's order, from
-/// parameter `first` on.
-void bindPlace(Statement& s, int first, const RecipeRecord& r) {
-    s.bind(first, r.name);
-    s.bind(first + 1, r.author);
-    s.bind(first + 2, r.text);
-    s.bind(first + 3, r.reference.applianceId);
-    s.bind(first + 4, r.settingText);
-    s.bind(first + 5, r.reference.zone);
-    if (r.reference.vesselId.empty())
-        s.bind(first + 6);
-    else
-        s.bind(first + 6, r.reference.vesselId);
-}
-
-/// Binds food, form, shape, thickness, start, core, moment of reading, band and words, in the
-/// table's order, from parameter `first` on.
-void bindPieceAndGoal(Statement& s, int first, const RecipeRecord& r) {
-    s.bind(first, r.piece.food.id);
-    s.bind(first + 1, word(r.piece.form));
-    s.bind(first + 2, word(r.piece.shape));
-    s.bind(first + 3, r.piece.thicknessM);
-    s.bind(first + 4, r.piece.startK);
-    s.bind(first + 5, r.goal.coreK);
-    s.bind(first + 6, word(r.goal.readAt));
-    s.bind(first + 7, r.goal.bandLowK);
-    s.bind(first + 8, r.goal.bandHighK);
-    s.bind(first + 9, r.goal.words);
-}
 
 } // namespace
 
-Result<bool> addRecipe(Book& book, const RecipeRecord& r, const When& when) {
+Result<bool> addRecipe(Book& book, const recipe::Recipe& r, const kitchen::Kitchen& kitchen,
+                       const When& when) {
     return inTransaction(book, [&](Database& db) {
-        Statement s(db, "INSERT INTO recipe VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,"
-                        "(SELECT COUNT(*) FROM recipe),?,NULL,?,?)");
-        s.bind(1, r.id);
-        bindPlace(s, 2, r);
-        bindPieceAndGoal(s, 9, r);
-        s.bind(19, when.utcMs);
-        s.bind(20, pieceJson(r.piece));
-        s.bind(21, stagesJson(r));
-        s.exec();
+        const auto position = db.execAndGet("SELECT COUNT(*) FROM recipe").getInt64();
+        insertRow(db, "recipe",
+                  newRow(r.id, when.utcMs,
+                         {{"position", position}, {"recipe_json", recipeJson(r, kitchen)}}));
     });
 }
 
-Result<bool> changeRecipe(Book& book, const RecipeRecord& r) {
+Result<bool> changeRecipe(Book& book, const recipe::Recipe& r, const kitchen::Kitchen& kitchen) {
     return inTransaction(book, [&](Database& db) {
-        Statement s(db,
-                    "UPDATE recipe SET name=?,author=?,text=?,appliance_id=?,setting=?,zone=?,"
-                    "vessel_id=?,food_id=?,form=?,shape=?,thickness_m=?,start_k=?,core_k=?,"
-                    "read_at=?,band_low_k=?,band_high_k=?,goal_words=?,piece_json=?,stages_json=? "
-                    "WHERE id=?");
-        bindPlace(s, 1, r);
-        bindPieceAndGoal(s, 8, r);
-        s.bind(18, pieceJson(r.piece));
-        s.bind(19, stagesJson(r));
-        s.bind(20, r.id);
-        s.exec();
+        updateRow(db, "recipe", r.id, {{"recipe_json", recipeJson(r, kitchen)}});
     });
 }
 
@@ -82,59 +36,27 @@ Result<bool> withdrawRecipe(Book& book, const std::string& id, std::optional<Whe
     return setWithdrawn(book, "recipe", id, when);
 }
 
-Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen& kitchen) {
+Result<std::vector<recipe::Recipe>> loadRecipes(Book& book, const kitchen::Kitchen& kitchen) {
     return reading(book, [&](Database& db) {
-        std::vector<RecipeRecord> out;
-        Statement s(db, "SELECT "
-                        "id,name,author,text,appliance_id,setting,zone,vessel_id,food_id,form,"
-                        "shape,thickness_m,"
-                        "start_k,core_k,read_at,band_low_k,band_high_k,goal_words,piece_json,"
-                        "stages_json FROM recipe "
-                        "WHERE withdrawn_at_ms "
-                        "IS NULL ORDER BY position");
-        while (s.executeStep()) {
-            RecipeRecord r;
-            r.id = s.getColumn(0).getString();
-            r.name = s.getColumn(1).getString();
-            r.author = s.getColumn(2).getString();
-            r.text = s.getColumn(3).getString();
-            r.reference.applianceId = s.getColumn(4).getString();
-            r.settingText = s.getColumn(5).getString();
-            r.reference.zone = s.getColumn(6).getString();
-            r.reference.vesselId = s.getColumn(7).isNull() ? "" : s.getColumn(7).getString();
-            const auto food = food::findFood(s.getColumn(8).getString());
-            const auto* appliance = findAppliance(kitchen, r.reference.applianceId);
-            if (!food || !appliance)
-                continue;
-            const auto setting = kitchen::parseSetting(appliance->controls, r.settingText);
-            if (!setting)
-                continue;
-            r.reference.setting = *setting;
-            r.piece.food = *food;
-            r.piece.form = food::formOf(s.getColumn(9).getString()).value_or(food::Form::intact);
-            r.piece.shape = heat::shapeOf(s.getColumn(10).getString()).value_or(heat::Shape::slab);
-            r.piece.thicknessM = s.getColumn(11).getDouble();
-            r.piece.startK = s.getColumn(12).getDouble();
-            r.goal = {s.getColumn(13).getDouble(),
-                      food::readAtOf(s.getColumn(14).getString()).value_or(food::ReadAt::peak),
-                      s.getColumn(15).getDouble(), s.getColumn(16).getDouble(),
-                      s.getColumn(17).getString()};
-            readPieceJson(s.getColumn(18).getString(), r.piece);
-            if (readStagesJson(s.getColumn(19).getString(), kitchen, r))
-                out.push_back(r);
-        }
+        std::vector<recipe::Recipe> out;
+        Statement s(db, "SELECT id, recipe_json FROM recipe WHERE withdrawn_at_ms IS NULL ORDER BY "
+                        "position");
+        const RowReader row(s);
+        while (s.executeStep())
+            if (auto recipe = recipe::readRecipe(row.text("recipe_json"), kitchen)) {
+                recipe->id = row.text("id");
+                out.push_back(std::move(*recipe));
+            }
         return out;
     });
 }
 
 Result<std::vector<RecipeLine>> listRecipes(Book& book, const kitchen::Kitchen& kitchen) {
-    const auto whole = loadRecipes(book, kitchen);
-    if (!whole)
-        return tl::unexpected(whole.error());
     return reading(book, [&](Database& db) {
         std::vector<RecipeLine> out;
         Statement s(db,
-                    "SELECT r.id,r.name,r.appliance_id,r.withdrawn_at_ms,(SELECT COUNT(*) FROM "
+                    "SELECT r.id, r.withdrawn_at_ms, r.recipe_json, iif(json_valid(recipe_json), "
+                    "json_extract(recipe_json, '$.name'), NULL) AS name, (SELECT COUNT(*) FROM "
                     "translation t WHERE t.recipe_id=r.id AND t.withdrawn_at_ms IS NULL) AS kept "
                     "FROM recipe r ORDER BY r.position");
         const RowReader row(s);
@@ -142,13 +64,11 @@ Result<std::vector<RecipeLine>> listRecipes(Book& book, const kitchen::Kitchen& 
             RecipeLine line{row.text("id"), row.text("name"),
                             row.maybe("withdrawn_at_ms").has_value(), "",
                             static_cast<int>(row.whole("kept"))};
-            const bool there = std::any_of(whole->begin(), whole->end(),
-                                           [&](const auto& r) { return r.id == line.id; });
-            if (!there && !line.retired)
-                line.missing = findAppliance(kitchen, row.text("appliance_id"))
-                                   ? "a stage rests on an appliance, a setting or a food that is "
-                                     "no longer there"
-                                   : "its appliance was retired: bring that back first";
+            if (line.name.empty())
+                line.name = "(a recipe without a name)";
+            if (const auto whole = recipe::readRecipe(row.text("recipe_json"), kitchen);
+                !whole && !line.retired)
+                line.missing = whole.error().message;
             out.push_back(std::move(line));
         }
         return out;

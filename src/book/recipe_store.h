@@ -4,40 +4,20 @@
 #pragma once
 
 #include "book/book.h"
-#include "translate/request.h"
+#include "recipe/recipe.h"
 
 namespace dynamet::book {
 
-/// A stage before the last one; its setting is kept as text and checked on load.
-struct StageRecord {
-    translate::WrittenStage stage;
-    std::string settingText;
-    bool operator==(const StageRecord&) const = default;
-};
-
-/// A recipe as it was written, bound to where and what.
-struct RecipeRecord {
-    std::string id;
-    std::string name;
-    std::string author;
-    std::string text;
-    std::vector<StageRecord> before;
-    translate::Reference reference; ///< its setting is checked against the appliance on load
-    std::string settingText;
-    double lastForS = 0; ///< the last stage ends by the clock; 0 = by the goal
-    cook::Rest rest;
-    cook::FoodPiece piece;
-    translate::Goal goal;
-    bool operator==(const RecipeRecord&) const = default;
-};
-
-Result<bool> addRecipe(Book& book, const RecipeRecord& recipe, const When& when);
-/// Puts a recipe in place of what it was; its id and place in the order stay.
-Result<bool> changeRecipe(Book& book, const RecipeRecord& recipe);
+/// Adds a recipe, or puts it in place of what it was (its id and place in the order stay); its
+/// settings are written as the kitchen's controls have them.
+Result<bool> addRecipe(Book& book, const recipe::Recipe& recipe, const kitchen::Kitchen& kitchen,
+                       const When& when);
+Result<bool> changeRecipe(Book& book, const recipe::Recipe& recipe,
+                          const kitchen::Kitchen& kitchen);
 Result<bool> withdrawRecipe(Book& book, const std::string& id, std::optional<When> when);
 /// Recipes that stand, in their order; those whose food, or an appliance or setting of one of their
 /// stages, is gone are left out (see `listRecipes`).
-Result<std::vector<RecipeRecord>> loadRecipes(Book& book, const kitchen::Kitchen& kitchen);
+Result<std::vector<recipe::Recipe>> loadRecipes(Book& book, const kitchen::Kitchen& kitchen);
 
 /// A recipe of the book by its name, whether or not it can be computed with.
 struct RecipeLine {

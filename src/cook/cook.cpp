@@ -12,7 +12,7 @@
 namespace dynamet::cook {
 namespace {
 
-Result<Simulation> simulationOf(const FoodPiece& piece, const Programme& programme,
+Result<Simulation> simulationOf(const recipe::FoodPiece& piece, const Programme& programme,
                                 const Effort& effort, const Tables& tables) {
     return Simulation::create(piece, programme, effort, tables.material, tables.vapour);
 }
@@ -23,8 +23,9 @@ Tables tablesFor(const food::Food& food, double pressurePa) {
     return {std::make_shared<heat::Material>(food), std::make_shared<heat::Vapour>(pressurePa)};
 }
 
-Result<Outcome> cookTo(const FoodPiece& piece, const Programme& programme, const CookTarget& target,
-                       const Effort& effort, const Tables& tables, bool withSamples) {
+Result<Outcome> cookTo(const recipe::FoodPiece& piece, const Programme& programme,
+                       const CookTarget& target, const Effort& effort, const Tables& tables,
+                       bool withSamples) {
     if (piece.startK >= target.coreK)
         return fail(Errc::invalidArgument, "the food is already hotter than wanted");
     auto simulation = simulationOf(piece, programme, effort, tables);
@@ -50,7 +51,7 @@ Result<Outcome> cookTo(const FoodPiece& piece, const Programme& programme, const
     return cookFor(piece, withFixedTurn(programme, *outcome), outcome->pullS, effort, tables, true);
 }
 
-Result<bool> checkPiece(const FoodPiece& piece, double coreK) {
+Result<bool> checkPiece(const recipe::FoodPiece& piece, double coreK) {
     const auto sensible = [](double metres) { return metres >= 1e-3 && metres <= 0.4; };
     if (!sensible(piece.thicknessM))
         return fail(Errc::invalidArgument, "the thickness should be 1 to 400 mm");
@@ -69,12 +70,12 @@ Result<bool> checkPiece(const FoodPiece& piece, double coreK) {
     return true;
 }
 
-std::pair<double, double> thicknessRange(const FoodPiece& piece) {
+std::pair<double, double> thicknessRange(const recipe::FoodPiece& piece) {
     constexpr double kThinnestM = 1e-3, kThickestM = 0.4;
     return {std::max(kThinnestM, piece.thicknessM / 2), std::min(kThickestM, piece.thicknessM * 2)};
 }
 
-std::pair<double, double> startRange(const FoodPiece& piece) {
+std::pair<double, double> startRange(const recipe::FoodPiece& piece) {
     constexpr double kColdestC = -30, kWarmestC = 35, kAboutK = 20;
     const double cold = Temperature::celsius(0).kelvin();
     return {
@@ -83,18 +84,19 @@ std::pair<double, double> startRange(const FoodPiece& piece) {
 }
 
 Programme withFixedTurn(Programme programme, const Outcome& outcome) {
-    for (std::size_t i = 0; i < std::min(programme.before.size(), outcome.stages.size()); ++i)
-        if (programme.before[i].turning == Turning::once && std::isfinite(outcome.stages[i].turnS))
-            programme.before[i].turnAtS = outcome.stages[i].turnS - outcome.stages[i].startS;
-    if (programme.turning == Turning::once && std::isfinite(outcome.turnS))
-        programme.turnAtS = outcome.turnS - outcome.lastStartS;
+    const std::size_t earlier = programme.stages.size() - 1;
+    for (std::size_t i = 0; i < std::min(earlier, outcome.stages.size()); ++i)
+        if (programme.stages[i].turning == Turning::once && std::isfinite(outcome.stages[i].turnS))
+            programme.stages[i].turnAtS = outcome.stages[i].turnS - outcome.stages[i].startS;
+    if (programme.last().turning == Turning::once && std::isfinite(outcome.turnS))
+        programme.last().turnAtS = outcome.turnS - outcome.lastStartS;
     return programme;
 }
 
 namespace {
 
 /// Cooks through all stages; the last one, from its start, until `endOf(start)`.
-Result<Outcome> cookUntil(const FoodPiece& piece, const Programme& programme,
+Result<Outcome> cookUntil(const recipe::FoodPiece& piece, const Programme& programme,
                           const std::function<double(double)>& endOf, const Effort& effort,
                           const Tables& tables, bool withSamples) {
     auto simulation = simulationOf(piece, programme, effort, tables);
@@ -111,7 +113,8 @@ Result<Outcome> cookUntil(const FoodPiece& piece, const Programme& programme,
     outcome.stages = std::move(*stages);
     const double start = simulation->timeS(), end = std::max(endOf(start), start);
     outcome.lastStartS = start;
-    const auto turns = turnTimes(programme.turning, programme.turnAtS, start, end - start, end);
+    const auto turns =
+        turnTimes(programme.last().turning, programme.last().turnAtS, start, end - start, end);
     const auto passed = forward(*simulation, {1e9, end, 1e9}, turns, nullptr, keep);
     if (!passed)
         return tl::unexpected(passed.error());
@@ -127,28 +130,30 @@ Result<Outcome> cookUntil(const FoodPiece& piece, const Programme& programme,
 
 } // namespace
 
-Result<Outcome> cookFor(const FoodPiece& piece, const Programme& programme, double seconds,
+Result<Outcome> cookFor(const recipe::FoodPiece& piece, const Programme& programme, double seconds,
                         const Effort& effort, const Tables& tables, bool withSamples) {
     return cookUntil(
         piece, programme, [seconds](double) { return seconds; }, effort, tables, withSamples);
 }
 
-Result<Outcome> cookLastFor(const FoodPiece& piece, const Programme& programme, double lastS,
-                            const Effort& effort, const Tables& tables, bool withSamples) {
+Result<Outcome> cookLastFor(const recipe::FoodPiece& piece, const Programme& programme,
+                            double lastS, const Effort& effort, const Tables& tables,
+                            bool withSamples) {
     return cookUntil(
         piece, programme, [lastS](double start) { return start + lastS; }, effort, tables,
         withSamples);
 }
 
-Result<Outcome> cookProgramme(const FoodPiece& piece, const Programme& programme,
+Result<Outcome> cookProgramme(const recipe::FoodPiece& piece, const Programme& programme,
                               const CookTarget& target, const Effort& effort, const Tables& tables,
                               bool withSamples) {
-    return programme.lastForS > 0
-               ? cookLastFor(piece, programme, programme.lastForS, effort, tables, withSamples)
+    return programme.endsByClock()
+               ? cookLastFor(piece, programme, programme.last().written.end.afterS, effort, tables,
+                             withSamples)
                : cookTo(piece, programme, target, effort, tables, withSamples);
 }
 
-Result<double> timeToReach(const FoodPiece& piece, const Programme& programme, double coreK,
+Result<double> timeToReach(const recipe::FoodPiece& piece, const Programme& programme, double coreK,
                            const Effort& effort, const Tables& tables) {
     auto simulation = simulationOf(piece, programme, effort, tables);
     if (!simulation)
@@ -157,8 +162,8 @@ Result<double> timeToReach(const FoodPiece& piece, const Programme& programme, d
     if (!stages)
         return tl::unexpected(stages.error());
     const double start = simulation->timeS(), until = start + programme.longestS;
-    const auto turns =
-        turnTimes(programme.turning, programme.turnAtS, start, programme.longestS, until);
+    const auto turns = turnTimes(programme.last().turning, programme.last().turnAtS, start,
+                                 programme.longestS, until);
     const auto passed = forward(*simulation, {coreK, until, 1e9}, turns, nullptr, nullptr);
     if (!passed)
         return tl::unexpected(passed.error());

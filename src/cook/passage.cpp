@@ -63,7 +63,7 @@ Result<Passage> forward(Simulation& simulation, const PassageGoal& goal,
     }
 }
 
-double firstGuessS(const FoodPiece& piece) {
+double firstGuessS(const recipe::FoodPiece& piece) {
     constexpr double kPerMetre = 22.5e3; // 1.5 min for 4 mm, for want of a better one
     return kPerMetre * piece.thicknessM;
 }
@@ -108,17 +108,18 @@ Result<Settled> forwardSettled(Simulation& simulation, const PassageGoal& goal,
 namespace {
 
 /// One stage to where it ends; the simulation stands there.
-Result<StagePassed> passStage(Simulation& simulation, const FoodPiece& piece, const Stage& stage,
-                              const Effort& effort, Recorder* recorder) {
+Result<StagePassed> passStage(Simulation& simulation, const recipe::FoodPiece& piece,
+                              const Stage& stage, const Effort& effort, Recorder* recorder) {
     StagePassed out;
     out.startS = simulation.timeS();
-    const bool timed = stage.endsAfterS > 0;
-    const double leaveK = stage.endsAtCoreK.value_or(1e9);
-    const PassageGoal goal{leaveK, out.startS + (timed ? stage.endsAfterS : kLongestStageS),
+    const recipe::StageEnd& end = stage.written.end;
+    const bool timed = end.afterS > 0;
+    const double leaveK = end.coreK.value_or(1e9);
+    const PassageGoal goal{leaveK, out.startS + (timed ? end.afterS : kLongestStageS),
                            leaveK - kNearLeavingK};
     const auto settled =
         forwardSettled(simulation, goal,
-                       {stage.turning, stage.turnAtS, timed ? stage.endsAfterS : firstGuessS(piece),
+                       {stage.turning, stage.turnAtS, timed ? end.afterS : firstGuessS(piece),
                         nearShareOf(effort)},
                        recorder);
     if (!settled)
@@ -143,20 +144,21 @@ Result<StagePassed> passStage(Simulation& simulation, const FoodPiece& piece, co
 
 } // namespace
 
-Result<std::vector<StagePassed>> passStages(Simulation& simulation, const FoodPiece& piece,
+Result<std::vector<StagePassed>> passStages(Simulation& simulation, const recipe::FoodPiece& piece,
                                             const Programme& programme, const Effort& effort,
                                             Recorder* recorder) {
     std::vector<StagePassed> out;
-    for (const Stage& stage : programme.before) {
-        simulation.beginStage(stage.field, stage.site, stage.edgesDown);
+    for (const Stage& stage : programme.beforeLast()) {
+        simulation.beginStage(stage);
         const auto passed = passStage(simulation, piece, stage, effort, recorder);
         if (!passed)
             return tl::unexpected(passed.error().in(fmt::format("stage {}", out.size() + 1)));
         out.push_back(*passed);
-        if (stage.waitS <= 0)
+        const double waitS = stage.written.waitS;
+        if (waitS <= 0)
             continue;
-        simulation.beginRest({stage.waitTented, false, 0, stage.waitS}, programme.site);
-        const auto waited = simulation.cookUntil(passed->endS + stage.waitS, [&](const auto&) {
+        simulation.beginRest({stage.written.waitTented, false, 0, waitS}, programme.last().site);
+        const auto waited = simulation.cookUntil(passed->endS + waitS, [&](const auto&) {
             if (recorder)
                 recorder->note(simulation);
             return true;
@@ -164,7 +166,7 @@ Result<std::vector<StagePassed>> passStages(Simulation& simulation, const FoodPi
         if (!waited)
             return tl::unexpected(waited.error());
     }
-    simulation.beginStage(programme.field, programme.site, false);
+    simulation.beginStage(programme.last());
     return out;
 }
 
@@ -178,7 +180,7 @@ Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outco
     double risenK = outcome.pullK; // since the pull
     outcome.meanAtPullK = simulation.solver().meanK();
     outcome.touchAtPullK = simulation.plateUnderK();
-    simulation.beginRest(programme.rest, programme.site);
+    simulation.beginRest(programme.rest, programme.last().site);
     if (recorder)
         recorder->note(simulation, true);
     bool served = false;

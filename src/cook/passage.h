@@ -44,12 +44,12 @@ Result<Settled> forwardSettled(Simulation& simulation, const PassageGoal& goal,
                                const TurnPlan& plan, Recorder* recorder);
 
 /// A first idea of how long a stage takes, s, and how near a turn is settled.
-double firstGuessS(const FoodPiece& piece);
+double firstGuessS(const recipe::FoodPiece& piece);
 double nearShareOf(const Effort& effort);
 
 /// Cooks the stages before the last one, with their waits, and sets the last one's surroundings.
 /// refused, naming the stage, when its core never comes to where it is left.
-Result<std::vector<StagePassed>> passStages(Simulation& simulation, const FoodPiece& piece,
+Result<std::vector<StagePassed>> passStages(Simulation& simulation, const recipe::FoodPiece& piece,
                                             const Programme& programme, const Effort& effort,
                                             Recorder* recorder);
 

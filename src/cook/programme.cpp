@@ -3,8 +3,6 @@
 
 #include "cook/programme.h"
 
-#include "quantity/enum_words.h"
-
 #include <algorithm>
 
 namespace dynamet::cook {
@@ -15,7 +13,6 @@ using kitchen::FieldNumber;
 using kitchen::HeatField;
 using kitchen::Term;
 
-constexpr std::array<const char*, 4> kSurfaces{"patted dry", "wet", "air-dried", "salted ahead"};
 constexpr double kRoomCoefficient = 6, kTentCoefficient = 3; // docs/physics.md §3
 constexpr double kBoardCoefficient = 18;                     // wood, averaged over 10 min
 constexpr double kDryContact = 200;                          // dry and uneven, docs/physics.md §3
@@ -69,14 +66,6 @@ const char* word(Turning turning) {
     return "never";
 }
 
-const char* word(SurfaceState surface) {
-    return kSurfaces[static_cast<std::size_t>(surface)];
-}
-
-std::optional<SurfaceState> surfaceOf(const std::string& text) {
-    return enumOf<SurfaceState>(kSurfaces, text);
-}
-
 heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::Site& site,
                               double sinceS) {
     const auto see = [&](Term term) { return seenBy(field, face, term); };
@@ -117,7 +106,8 @@ heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::
     return out;
 }
 
-heat::FaceBoundary restingBoundary(const Rest& rest, const kitchen::Site& site, bool bottom) {
+heat::FaceBoundary restingBoundary(const recipe::Rest& rest, const kitchen::Site& site,
+                                   bool bottom) {
     const double ambient = site.ambient.kelvin();
     heat::FaceBoundary out;
     if (bottom && rest.onBoard) {

@@ -3,38 +3,12 @@
 
 #pragma once
 
-#include "food/foods.h"
 #include "heat/piece_solver.h"
-#include "kitchen/heat_field.h"
-#include "kitchen/site.h"
+#include "recipe/recipe.h"
+
+#include <span>
 
 namespace dynamet::cook {
-
-/// What the face is like as it meets the heat: patted, wet from a rinse or marinade, dried in air
-/// for hours, or salted hours ahead (dry as well, and it keeps more of its juice).
-enum class SurfaceState { patted, wet, dried, salted };
-const char* word(SurfaceState surface);
-std::optional<SurfaceState> surfaceOf(const std::string& word);
-
-/// The piece of food that is cooked. SI.
-struct FoodPiece {
-    food::Food food;
-    food::Form form = food::Form::intact;
-    heat::Shape shape = heat::Shape::slab;
-    double thicknessM = 0.03; ///< of a slab, block or finite cylinder; else the diameter
-    double widthM = 0.1;      ///< of a block; the diameter of a finite cylinder
-    heat::Bone bone = heat::Bone::none;
-    double fatCapM = 0; ///< on the face that looks up at the start
-    SurfaceState surface = SurfaceState::patted;
-    double startK = 278.15;
-    double temperedS = 0;      ///< out of the refrigerator before the cook; counts as danger time
-    double moistureSupply = 1; ///< factor on how fast water reaches the face
-    std::vector<std::string> seasonings = {}; ///< ids of data/seasonings.json
-    std::string fat = {};                     ///< id of the fat it is fried in
-    int rounds = 1;                           ///< batches, one after another on the same plate
-    std::vector<double> othersM = {}; ///< thickness of its companions, each with its own pull
-    bool operator==(const FoodPiece&) const = default;
-};
 
 /// How often the food is turned over: never, once at half of the time, or every so often; a round
 /// piece is rolled (or shaken) all the while. Words are kept in books: only ever append.
@@ -42,44 +16,29 @@ enum class Turning { never, once, often, rolled };
 const char* word(Turning turning);
 inline constexpr double kOftenTurnS = 60; ///< "often" means every minute
 
-/// What the food sees while it rests.
-struct Rest {
-    bool tented = false;
-    bool onBoard = false;
-    double shortestS = 300;
-    double longestS = 3600;
-    bool operator==(const Rest&) const = default;
-};
-
-/// A stage before the last one: it ends after a time or when the core has come far enough,
-/// whichever is first; then the food may wait, in a room, open or under foil, before the next.
+/// One stage as it is cooked: what was written, the heat of its place, and how it is turned.
 struct Stage {
+    recipe::Stage written;
     kitchen::HeatField field;
     kitchen::Site site;
+    std::string heatId; ///< whose heat it is: stages of one appliance and zone err alike
     Turning turning = Turning::never;
-    std::optional<double> turnAtS; ///< from the stage's start; without it half of `endsAfterS`
-    double endsAfterS = 0;         ///< 0 = by the core only, six hours at most
-    std::optional<double> endsAtCoreK;
-    bool edgesDown = false; ///< the sides stand on the plate, one after the other
-    double waitS = 0;
-    bool waitTented = false;
-    std::string heat = {}; ///< whose heat it is: stages of one appliance err alike
+    /// With it, "once" happens so long after the stage's start and not at half of its time.
+    std::optional<double> turnAtS;
 };
 
-/// Earlier stages, then one field, turned or not, for as long as it takes, then a rest at the site.
+/// Stages one after another, the last one for as long as it takes or says, then a rest at its site.
 struct Programme {
-    std::vector<Stage> before;
-    kitchen::HeatField field;
-    kitchen::Site site;
-    std::string heat = {}; ///< as of `Stage`
-    Turning turning = Turning::never;
-    /// With it, "once" happens at this moment of the last stage and not at half of its solved time.
-    std::optional<double> turnAtS;
-    /// Where to begin looking for the last stage's time; 0 = no idea.
-    double guessS = 0;
-    Rest rest;
+    std::vector<Stage> stages = std::vector<Stage>(1); ///< never empty
+    recipe::Rest rest;
+    double guessS = 0;          ///< where to begin looking for the last stage's time; 0 = no idea
     double longestS = 6 * 3600; ///< of the last stage
-    double lastForS = 0; ///< the last stage ends after so long, whatever the core; 0 = by the goal
+
+    Stage& last() { return stages.back(); }
+    const Stage& last() const { return stages.back(); }
+    std::span<const Stage> beforeLast() const { return std::span(stages).first(stages.size() - 1); }
+    /// Does the last stage end by the clock, whatever the core?
+    bool endsByClock() const { return last().written.end.afterS > 0; }
 };
 
 /// How exactly to compute; `quick` is for searches (about 0.3 K), `full` for what is shown.
@@ -96,6 +55,7 @@ inline constexpr Effort kFull{48, 0.1, 16};
 heat::FaceBoundary boundaryOf(const kitchen::HeatField& field, kitchen::Face face,
                               const kitchen::Site& site, double sinceS = 0);
 /// Boundary while resting: bottom (rack or board) and top (open or under a tent).
-heat::FaceBoundary restingBoundary(const Rest& rest, const kitchen::Site& site, bool bottom);
+heat::FaceBoundary restingBoundary(const recipe::Rest& rest, const kitchen::Site& site,
+                                   bool bottom);
 
 } // namespace dynamet::cook

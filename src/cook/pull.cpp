@@ -135,7 +135,7 @@ struct LastStage {
                                 way.highestK - kZeroCelsiusK, programme.longestS / 3600));
     }
     Result<Outcome> pulled(std::optional<double> turnAtS, double toleranceK) {
-        if (const auto done = forward({programme.turning, turnAtS}); !done)
+        if (const auto done = forward({programme.last().turning, turnAtS}); !done)
             return tl::unexpected(done.error());
         return pulledAgain(toleranceK);
     }
@@ -175,10 +175,10 @@ Result<Outcome> pulledAtHalf(LastStage& last, std::optional<double> guessS, doub
 } // namespace
 
 bool seeksTurn(const Programme& programme) {
-    return programme.turning == Turning::once && !programme.turnAtS;
+    return programme.last().turning == Turning::once && !programme.last().turnAtS;
 }
 
-Result<Outcome> solveLast(Simulation& simulation, Passed& passed, const FoodPiece& piece,
+Result<Outcome> solveLast(Simulation& simulation, Passed& passed, const recipe::FoodPiece& piece,
                           const Programme& programme, const CookTarget& target, double guessS,
                           const Effort& effort) {
     LastStage last{
@@ -189,7 +189,7 @@ Result<Outcome> solveLast(Simulation& simulation, Passed& passed, const FoodPiec
         simulation.moment(),
         {target.coreK, passed.startS + programme.longestS, target.coreK - kMostCarryOverK}};
     if (!seeksTurn(programme))
-        return last.pulled(programme.turnAtS, kPeakToleranceK);
+        return last.pulled(programme.last().turnAtS, kPeakToleranceK);
     return pulledAtHalf(last, guessS > 0 ? std::optional(guessS) : std::nullopt, firstGuessS(piece),
                         nearShareOf(effort));
 }

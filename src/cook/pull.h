@@ -22,7 +22,7 @@ bool seeksTurn(const Programme& programme);
 /// `guessS` = 0: no idea.
 /// Errors: refused with the highest core when the target is not reached, or when it is passed
 /// already.
-Result<Outcome> solveLast(Simulation& simulation, Passed& passed, const FoodPiece& piece,
+Result<Outcome> solveLast(Simulation& simulation, Passed& passed, const recipe::FoodPiece& piece,
                           const Programme& programme, const CookTarget& target, double guessS,
                           const Effort& effort);
 

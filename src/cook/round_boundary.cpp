@@ -125,7 +125,7 @@ RoundContact roundContact(heat::Shape shape, double diameterM, double contact, b
     return {sum, sum / contact};
 }
 
-heat::FaceBoundary roundBoundary(const kitchen::HeatField& field, const FoodPiece& piece,
+heat::FaceBoundary roundBoundary(const kitchen::HeatField& field, const recipe::FoodPiece& piece,
                                  const kitchen::Site& site, double sinceS) {
     const auto under = boundaryOf(field, Face::bottom, site, sinceS);
     const auto above = boundaryOf(field, Face::top, site, sinceS);

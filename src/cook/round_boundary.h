@@ -20,7 +20,7 @@ RoundContact roundContact(heat::Shape shape, double diameterM, double contact, b
 /// What the one face of a round piece sees on the mean while it is rolled or shaken: its underside
 /// touches and sees what the appliance's bottom gives, its upper side the top, by their angles. A
 /// plate's own radiation counts where the field names no radiator below.
-heat::FaceBoundary roundBoundary(const kitchen::HeatField& field, const FoodPiece& piece,
+heat::FaceBoundary roundBoundary(const kitchen::HeatField& field, const recipe::FoodPiece& piece,
                                  const kitchen::Site& site, double sinceS);
 
 } // namespace dynamet::cook

@@ -22,7 +22,7 @@ double plateAfter(const heat::LumpedPlate& plate, double startK, double seconds)
     return kelvin;
 }
 
-Result<std::vector<Round>> cookRounds(const FoodPiece& piece, const Programme& programme,
+Result<std::vector<Round>> cookRounds(const recipe::FoodPiece& piece, const Programme& programme,
                                       const CookTarget& target, int rounds, double gapS,
                                       const Effort& effort, const Tables& tables) {
     const kitchen::FieldKey key{kitchen::Face::bottom, kitchen::Term::plate};
@@ -32,14 +32,15 @@ Result<std::vector<Round>> cookRounds(const FoodPiece& piece, const Programme& p
         auto outcome = cookProgramme(piece, now, target, effort, tables);
         if (!outcome)
             return tl::unexpected(outcome.error().in(fmt::format("round {}", round + 1)));
-        const auto plate = boundaryOf(now.field, kitchen::Face::bottom, programme.site).lumpedPlate;
-        const kitchen::FieldNumber* number = find(now.field, key);
+        const auto plate =
+            boundaryOf(now.last().field, kitchen::Face::bottom, programme.last().site).lumpedPlate;
+        const kitchen::FieldNumber* number = find(now.last().field, key);
         out.push_back({plate ? plate->startK : NAN, *outcome});
         if (!plate || !number || !std::isfinite(outcome->touchAtPullK))
             continue;
         kitchen::FieldNumber next = *number;
         next.value = plateAfter(*plate, outcome->touchAtPullK, gapS);
-        put(now.field, next);
+        put(now.last().field, next);
     }
     return out;
 }

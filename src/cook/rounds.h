@@ -16,7 +16,7 @@ struct Round {
 /// Batches one after another: each finds the plate as the last one left it, `gapS` later, its
 /// burner on all the while. Without a plate all rounds are alike. refused with the round that does
 /// not get there.
-Result<std::vector<Round>> cookRounds(const FoodPiece& piece, const Programme& programme,
+Result<std::vector<Round>> cookRounds(const recipe::FoodPiece& piece, const Programme& programme,
                                       const CookTarget& target, int rounds, double gapS,
                                       const Effort& effort, const Tables& tables);
 

@@ -113,7 +113,7 @@ void Simulation::fill(Outcome& outcome) const {
                 outcome.juiceShare += s.acrossShare[x] * s.upShare[y] * food::juiceLoss(s.at(x, y));
         // What has dried out near the face cannot run out of it as well.
         outcome.juiceShare *= 1 - outcome.evaporatedShare;
-        if (piece_.surface == SurfaceState::salted)
+        if (piece_.surface == recipe::SurfaceState::salted)
             outcome.juiceShare *= food::kSaltedJuice;
         outcome.juiceU = food::kJuiceLossU * outcome.juiceShare;
     }

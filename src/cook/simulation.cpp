@@ -20,19 +20,19 @@ constexpr double kWetFilm = 0.1;
 /// steak's weight a side (from memory, ±0.1).
 constexpr double kDriedAway = 0.2;
 
-bool anyStone(const Programme& programme, const FoodPiece& piece) {
+bool anyStone(const Programme& programme, const recipe::FoodPiece& piece) {
     const auto has = [](const kitchen::HeatField& field, const kitchen::Site& site) {
         return boundaryOf(field, kitchen::Face::bottom, site).stone.has_value();
     };
-    bool out = hasTwoFaces(piece.shape) && has(programme.field, programme.site);
-    for (const Stage& stage : programme.before)
+    bool out = hasTwoFaces(piece.shape) && has(programme.last().field, programme.last().site);
+    for (const Stage& stage : programme.beforeLast())
         out = out || has(stage.field, stage.site);
     return out;
 }
 
 } // namespace
 
-Result<Simulation> Simulation::create(const FoodPiece& piece, const Programme& programme,
+Result<Simulation> Simulation::create(const recipe::FoodPiece& piece, const Programme& programme,
                                       const Effort& effort,
                                       std::shared_ptr<const heat::Material> material,
                                       std::shared_ptr<const heat::Vapour> vapour) {
@@ -42,9 +42,9 @@ Result<Simulation> Simulation::create(const FoodPiece& piece, const Programme& p
     options.toleranceK = effort.toleranceK;
     options.pressurePa = vapour->pressurePa();
     options.moistureSupply = piece.moistureSupply;
-    options.filmKgM2 = piece.surface == SurfaceState::wet ? kWetFilm : 0;
-    const bool driedBefore =
-        piece.surface == SurfaceState::dried || piece.surface == SurfaceState::salted;
+    options.filmKgM2 = piece.surface == recipe::SurfaceState::wet ? kWetFilm : 0;
+    const bool driedBefore = piece.surface == recipe::SurfaceState::dried ||
+                             piece.surface == recipe::SurfaceState::salted;
     options.driedKgM2 = driedBefore ? kDriedAway : 0;
     options.stoneLayers = anyStone(programme, piece) ? kStoneLayers : 1;
     auto solver = heat::PieceSolver::create(
@@ -59,11 +59,7 @@ Result<Simulation> Simulation::create(const FoodPiece& piece, const Programme& p
     out.moment_.dangerS = piece.temperedS;
     if (const auto fat = food::findFat(piece.fat))
         out.smokeK_ = fat->smokeK;
-    if (programme.before.empty())
-        out.beginStage(programme.field, programme.site, false);
-    else
-        out.beginStage(programme.before.front().field, programme.before.front().site,
-                       programme.before.front().edgesDown);
+    out.beginStage(programme.stages.front());
     out.killBefore_ = out.killRates();
     return out;
 }
@@ -75,8 +71,9 @@ std::size_t Simulation::foodFace(heat::FaceIndex face) const {
     return (face == heat::bottomFace) != turned ? 0 : 1;
 }
 
-void Simulation::beginStage(const kitchen::HeatField& field, const kitchen::Site& site,
-                            bool edgesDown) {
+void Simulation::beginStage(const Stage& stage) {
+    const kitchen::HeatField& field = stage.field;
+    const kitchen::Site& site = stage.site;
     const bool twoFaces = hasTwoFaces(piece_.shape);
     if (!(field == field_)) {
         field_ = field;
@@ -92,7 +89,7 @@ void Simulation::beginStage(const kitchen::HeatField& field, const kitchen::Site
                                                !piece_.fat.empty())
                                 : RoundContact{};
         surround({}, roundBoundary(field, piece_, site, fieldSinceS_), {});
-    } else if (edgesDown) // both faces look sideways while an edge is on the plate
+    } else if (stage.written.edgesDown) // both faces look sideways while an edge is on the plate
         surround(top, top, bottom);
     else
         surround(bottom, top, side);
@@ -261,7 +258,7 @@ void Simulation::turn() {
     before_ = crustRates();
 }
 
-void Simulation::beginRest(const Rest& rest, const kitchen::Site& site) {
+void Simulation::beginRest(const recipe::Rest& rest, const kitchen::Site& site) {
     const auto top = restingBoundary(rest, site, false);
     if (hasTwoFaces(piece_.shape))
         surround(restingBoundary(rest, site, true), top, top);

@@ -13,7 +13,7 @@ namespace dynamet::cook {
 class Simulation {
   public:
     /// Material and vapour tables depend on food and pressure only; many cooks share them.
-    static Result<Simulation> create(const FoodPiece& piece, const Programme& programme,
+    static Result<Simulation> create(const recipe::FoodPiece& piece, const Programme& programme,
                                      const Effort& effort,
                                      std::shared_ptr<const heat::Material> material,
                                      std::shared_ptr<const heat::Vapour> vapour);
@@ -34,9 +34,9 @@ class Simulation {
 
     /// Changes the surroundings: a stage's field, or its edges on the plate. A fire's curve begins
     /// with the stage, or goes on when the stage before had the same field.
-    void beginStage(const kitchen::HeatField& field, const kitchen::Site& site, bool edgesDown);
+    void beginStage(const Stage& stage);
     /// A rest, or a wait between stages.
-    void beginRest(const Rest& rest, const kitchen::Site& site);
+    void beginRest(const recipe::Rest& rest, const kitchen::Site& site);
     /// Cooks up to a time; `stop` (may be empty) ends it early and is asked after every step.
     Result<bool> cookUntil(double untilS, const heat::StepObserver& stop = {});
     void turn();
@@ -77,7 +77,7 @@ class Simulation {
     Section section() const;
 
     heat::PieceSolver solver_;
-    FoodPiece piece_;
+    recipe::FoodPiece piece_;
     std::vector<std::size_t> organisms_;
     double smokeK_ = std::numeric_limits<double>::infinity();
     kitchen::HeatField field_; ///< of the stage

@@ -3,8 +3,8 @@
 
 #include "formats/simulate_case.h"
 
-#include "formats/strict_json.h"
 #include "quantity/temperature.h"
+#include "json/strict_json.h"
 
 #include <algorithm>
 #include <fmt/format.h>
@@ -19,11 +19,11 @@ double kelvin(double celsius) {
 }
 
 /// A number, or [[t_s, C], …].
-heat::TimeCurve curve(const StrictJson& value) {
+heat::TimeCurve curve(const json::StrictJson& value) {
     if (value.json().is_number())
         return heat::TimeCurve(kelvin(value.number()));
     std::vector<std::pair<double, double>> points;
-    for (const StrictJson& point : value.list()) {
+    for (const json::StrictJson& point : value.list()) {
         const auto pair = point.list();
         if (pair.size() != 2)
             throw point.wrong("should be [seconds, °C]");
@@ -36,7 +36,7 @@ heat::TimeCurve curve(const StrictJson& value) {
     return heat::TimeCurve(points);
 }
 
-void readPlate(const StrictJson& plate, FaceBoundary& out) {
+void readPlate(const json::StrictJson& plate, FaceBoundary& out) {
     if (plate.has("effusivity_W_s05_m2K")) { // a stone floor
         plate.onlyKeys({"start_C", "contact", "effusivity_W_s05_m2K", "thickness_m"});
         heat::StoneFloor stone;
@@ -69,7 +69,7 @@ void readPlate(const StrictJson& plate, FaceBoundary& out) {
     out.lumpedPlate = lumped;
 }
 
-FaceBoundary readFace(const StrictJson& face) {
+FaceBoundary readFace(const json::StrictJson& face) {
     face.onlyKeys({"air_C", "h", "radiant_C", "emissivity_view", "radiators", "plate", "liquid",
                    "flux_W_m2", "evaporation", "insulated"});
     FaceBoundary out;
@@ -84,14 +84,14 @@ FaceBoundary readFace(const StrictJson& face) {
         out.radiators.push_back(
             {curve(face.at("radiant_C")), face.at("emissivity_view").atLeast(0)});
     if (face.has("radiators"))
-        for (const StrictJson& one : face.at("radiators").list()) {
+        for (const json::StrictJson& one : face.at("radiators").list()) {
             one.onlyKeys({"C", "emissivity_view"});
             out.radiators.push_back({curve(one.at("C")), one.at("emissivity_view").atLeast(0)});
         }
     if (face.has("plate"))
         readPlate(face.at("plate"), out);
     if (face.has("liquid")) {
-        const StrictJson liquid = face.at("liquid");
+        const json::StrictJson liquid = face.at("liquid");
         liquid.onlyKeys({"C", "h"});
         out.liquid = heat::Liquid{curve(liquid.at("C")), liquid.at("h").atLeast(0)};
     }
@@ -104,7 +104,7 @@ FaceBoundary readFace(const StrictJson& face) {
     return out;
 }
 
-heat::Material readProperties(const StrictJson& properties) {
+heat::Material readProperties(const json::StrictJson& properties) {
     if (!properties.has("composition")) {
         properties.onlyKeys({"k", "rho", "c"});
         return heat::Material(heat::ConstantProperties{properties.at("k").above(0),
@@ -112,7 +112,7 @@ heat::Material readProperties(const StrictJson& properties) {
                                                        properties.at("c").above(0)});
     }
     properties.onlyKeys({"composition"});
-    const StrictJson c = properties.at("composition");
+    const json::StrictJson c = properties.at("composition");
     c.onlyKeys({"water", "protein", "fat", "carbohydrate", "fibre", "ash"});
     const auto composition = food::normalised({c.numberOr("water", 0), c.numberOr("protein", 0),
                                                c.numberOr("fat", 0), c.numberOr("carbohydrate", 0),
@@ -122,7 +122,7 @@ heat::Material readProperties(const StrictJson& properties) {
     return heat::Material(*composition);
 }
 
-void readPiece(const StrictJson& piece, SimulateCase& out) {
+void readPiece(const json::StrictJson& piece, SimulateCase& out) {
     const std::string shape = piece.at("shape").text();
     const auto known = heat::shapeOf(shape);
     if (!known)
@@ -155,7 +155,7 @@ void readPiece(const StrictJson& piece, SimulateCase& out) {
     out.material = readProperties(piece.at("properties"));
 }
 
-CaseStage readStage(const StrictJson& stage, heat::Shape shape) {
+CaseStage readStage(const json::StrictJson& stage, heat::Shape shape) {
     if (heat::isCrossSection(shape))
         stage.onlyKeys({"duration_s", "top", "bottom", "side", "turn_after"});
     else if (shape == heat::Shape::slab)
@@ -191,11 +191,11 @@ void note(const heat::PieceSolver& solver, heat::Shape shape, SimulateResult& ou
 } // namespace
 
 Result<SimulateCase> readCase(const std::string& text) {
-    return readStrictly(text, [](const StrictJson& root) {
+    return json::readStrictly(text, [](const json::StrictJson& root) {
         root.onlyKeys({"piece", "stages", "report_every_s", "pressure_Pa", "model"});
         SimulateCase out;
         readPiece(root.at("piece"), out);
-        for (const StrictJson& stage : root.at("stages").list())
+        for (const json::StrictJson& stage : root.at("stages").list())
             out.stages.push_back(readStage(stage, out.piece.shape));
         if (out.stages.empty())
             throw root.at("stages").wrong("should hold at least one stage");

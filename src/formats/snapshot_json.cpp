@@ -5,6 +5,7 @@
 
 #include "formats/report_json.h"
 #include "quantity/temperature.h"
+#include "recipe/recipe_json.h"
 
 #include <nlohmann/json.hpp>
 
@@ -14,23 +15,6 @@ using nlohmann::json;
 
 namespace {
 
-json stageJson(const translate::Request& request, const translate::WrittenStage& written,
-               const cook::Stage& cooked) {
-    const auto* appliance = findAppliance(request.kitchen, written.place.applianceId);
-    json out{{"appliance", appliance ? appliance->name : ""},
-             {"setting", appliance ? settingText(appliance->controls, written.place.setting) : ""},
-             {"zone", written.place.zone},
-             {"lid_open", written.place.lidOpen},
-             {"ends_after_s", written.endsAfterS},
-             {"edges_down", written.edgesDown},
-             {"wait_s", written.waitS},
-             {"wait_tented", written.waitTented},
-             {"field", fieldJson(cooked.field)}};
-    if (written.endsAtCoreK)
-        out["ends_at_core_C"] = *written.endsAtCoreK - kZeroCelsiusK;
-    return out;
-}
-
 /// Rows with the numeric field of the place that the cook moved to.
 json rowsJson(const translate::Request& r, const std::vector<translate::Row>& rows) {
     json out = json::array();
@@ -39,7 +23,7 @@ json rowsJson(const translate::Request& r, const std::vector<translate::Row>& ro
         if (row.reached)
             if (const auto programme = programmeOf(r, row)) {
                 one["field"] = fieldJson(movedField(r, *programme));
-                one["pressure_Pa"] = pressurePa(programme->site);
+                one["pressure_Pa"] = pressurePa(programme->last().site);
             }
         out.push_back(one);
     }
@@ -50,57 +34,34 @@ json rowsJson(const translate::Request& r, const std::vector<translate::Row>& ro
 
 json snapshotJson(const translate::Prepared& prepared, const std::vector<translate::Row>& rows) {
     const translate::Request& r = prepared.request;
-    const auto* appliance = findAppliance(r.kitchen, r.reference.applianceId);
+    const food::Composition& of = r.recipe.piece.food.composition;
+    json fields = json::array();
+    for (const cook::Stage& stage : prepared.programme.stages)
+        fields.push_back(fieldJson(stage.field));
+    const kitchen::Site& site = prepared.programme.last().site;
     json out{{"format", "dynamet-translation-snapshot"},
-             {"version", 1},
-             {"recipe_text", r.recipeText},
-             {"seed", r.seed}};
-    out["piece"] = {{"food", r.piece.food.id},
-                    {"composition",
-                     {{"water", r.piece.food.composition.water},
-                      {"protein", r.piece.food.composition.protein},
-                      {"fat", r.piece.food.composition.fat},
-                      {"carbohydrate", r.piece.food.composition.carbohydrate},
-                      {"fibre", r.piece.food.composition.fibre},
-                      {"ash", r.piece.food.composition.ash}}},
-                    {"form", word(r.piece.form)},
-                    {"shape", word(r.piece.shape)},
-                    {"thickness_m", r.piece.thicknessM},
-                    {"width_m", r.piece.widthM},
-                    {"bone", word(r.piece.bone)},
-                    {"fat_cap_m", r.piece.fatCapM},
-                    {"surface", word(r.piece.surface)},
-                    {"seasonings", r.piece.seasonings},
-                    {"fat", r.piece.fat},
-                    {"others_m", r.piece.othersM},
-                    {"rounds", r.piece.rounds},
-                    {"start_C", r.piece.startK - kZeroCelsiusK}};
-    out["goal"] = {{"core_C", r.goal.coreK - kZeroCelsiusK},
-                   {"read_at", word(r.goal.readAt)},
-                   {"band_C", {r.goal.bandLowK - kZeroCelsiusK, r.goal.bandHighK - kZeroCelsiusK}},
-                   {"words", r.goal.words}};
-    out["spread"] = {{"thickness_relative", r.spread.thicknessRelative},
-                     {"start_K", r.spread.startK},
-                     {"moisture_ln", r.spread.moistureLn},
-                     {"model_ln", r.spread.modelLn}};
-    out["reference"] = {
-        {"appliance", appliance ? appliance->name : ""},
-        {"setting", appliance ? settingText(appliance->controls, r.reference.setting) : ""},
-        {"zone", r.reference.zone},
-        {"lid_open", r.reference.lidOpen},
-        {"altitude_m", prepared.programme.site.altitudeM},
-        {"pressure_Pa", pressurePa(prepared.programme.site)},
-        {"field", fieldJson(prepared.programme.field)},
-        {"outcome", outcomeJson(prepared.outcome)}};
-    out["rest"] = {
-        {"on_board", r.rest.onBoard}, {"tented", r.rest.tented}, {"shortest_s", r.rest.shortestS}};
-    out["last_for_s"] = r.lastForS;
-    out["before"] = json::array();
-    for (std::size_t i = 0; i < r.before.size(); ++i)
-        out["before"].push_back(stageJson(r, r.before[i], prepared.programme.before[i]));
+             {"version", 2},
+             {"recipe", json::parse(recipe::recipeJson(r.recipe, r.kitchen))},
+             {"composition",
+              {{"water", of.water},
+               {"protein", of.protein},
+               {"fat", of.fat},
+               {"carbohydrate", of.carbohydrate},
+               {"fibre", of.fibre},
+               {"ash", of.ash}}},
+             {"spread",
+              {{"thickness_relative", r.spread.thicknessRelative},
+               {"start_K", r.spread.startK},
+               {"moisture_ln", r.spread.moistureLn},
+               {"model_ln", r.spread.modelLn}}},
+             {"stage_fields", fields},
+             {"altitude_m", site.altitudeM},
+             {"pressure_Pa", pressurePa(site)},
+             {"outcome", outcomeJson(prepared.outcome)},
+             {"seed", r.seed},
+             {"rows", rowsJson(r, rows)}};
     if (r.moved)
         out["moved_stage"] = *r.moved + 1;
-    out["rows"] = rowsJson(r, rows);
     return out;
 }
 

@@ -13,11 +13,11 @@ constexpr double kFlatDoughM = 0.015;     ///< flatbread and pizza lie on a plat
 constexpr double kTenderByTimeK = 358.15; ///< meat this hot inside is done by time, not by core
 constexpr double kPlateauK = 3;
 
-bool flatDough(const cook::FoodPiece& piece) {
+bool flatDough(const recipe::FoodPiece& piece) {
     return piece.food.body == Body::dough && piece.thicknessM <= kFlatDoughM;
 }
 
-std::string notInPan(const cook::FoodPiece& piece) {
+std::string notInPan(const recipe::FoodPiece& piece) {
     switch (piece.food.body) {
     case Body::dough:
         return flatDough(piece)
@@ -32,24 +32,24 @@ std::string notInPan(const cook::FoodPiece& piece) {
     }
 }
 
-std::string notOnPlate(const cook::FoodPiece& piece) {
+std::string notOnPlate(const recipe::FoodPiece& piece) {
     if (piece.food.body == Body::liquid)
         return "it would run off the plate";
     return notInPan(piece);
 }
 
-std::string notInBasket(const cook::FoodPiece& piece) {
+std::string notInBasket(const recipe::FoodPiece& piece) {
     const bool stands = piece.food.body == Body::solid || piece.food.body == Body::dough;
     return stands ? "" : "the basket has holes: it would need a dish, which is not rated";
 }
 
-std::string notOverFlame(const cook::FoodPiece& piece) {
+std::string notOverFlame(const recipe::FoodPiece& piece) {
     if (piece.food.body == Body::solid || flatDough(piece))
         return "";
     return "over the flame it would need a dish, which is not rated";
 }
 
-std::string notInBath(const cook::FoodPiece& piece) {
+std::string notInBath(const recipe::FoodPiece& piece) {
     switch (piece.food.body) {
     case Body::dough:
     case Body::batter:
@@ -61,7 +61,7 @@ std::string notInBath(const cook::FoodPiece& piece) {
     }
 }
 
-std::string notInOil(const cook::FoodPiece& piece, double goalK) {
+std::string notInOil(const recipe::FoodPiece& piece, double goalK) {
     if (piece.food.body != Body::solid && piece.food.body != Body::dough)
         return "it would come apart in the oil, and boil over";
     if (piece.food.losesJuice && goalK >= kTenderByTimeK)
@@ -71,11 +71,11 @@ std::string notInOil(const cook::FoodPiece& piece, double goalK) {
 
 } // namespace
 
-bool probeFits(const cook::FoodPiece& piece) {
+bool probeFits(const recipe::FoodPiece& piece) {
     return piece.thicknessM >= kThinnestProbedM;
 }
 
-std::string whyNotHeld(const cook::FoodPiece& piece, double goalK, const kitchen::Appliance& on,
+std::string whyNotHeld(const recipe::FoodPiece& piece, double goalK, const kitchen::Appliance& on,
                        const kitchen::Zone& zone) {
     if (isHob(on.kind))
         return notInPan(piece);
@@ -101,7 +101,7 @@ std::string whyNotHeld(const cook::FoodPiece& piece, double goalK, const kitchen
 }
 
 std::string whyNotByCore(const Request& request, double recipePeakK, double boilingK) {
-    if (request.lastForS <= 0 || recipePeakK < boilingK - kPlateauK)
+    if (!request.recipe.endsByClock() || recipePeakK < boilingK - kPlateauK)
         return "";
     return "not known, because by then the middle stands where water boils: colour, dryness or "
            "tenderness decide, and they cannot be carried over yet";

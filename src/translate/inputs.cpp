@@ -59,9 +59,8 @@ struct Heat {
 };
 std::vector<Heat> heatsOf(const cook::Programme& programme) {
     std::vector<Heat> out;
-    for (const cook::Stage& stage : programme.before)
-        out.push_back({&stage.heat, &stage.field});
-    out.push_back({&programme.heat, &programme.field});
+    for (const cook::Stage& stage : programme.stages)
+        out.push_back({&stage.heatId, &stage.field});
     return out;
 }
 
@@ -101,7 +100,7 @@ void shiftWater(food::Composition& c, double change) {
 } // namespace
 
 std::vector<Input> inputsOf(const cook::Programme& programme, const FoodSpread& spread,
-                            const cook::FoodPiece& piece) {
+                            const recipe::FoodPiece& piece) {
     std::vector<Input> out;
     const auto heats = heatsOf(programme);
     const bool several = std::any_of(heats.begin(), heats.end(),
@@ -109,7 +108,7 @@ std::vector<Input> inputsOf(const cook::Programme& programme, const FoodSpread& 
     for (const Heat& heat : heats)
         for (const kitchen::FieldNumber& n : heat.field->numbers) {
             const bool known = std::any_of(out.begin(), out.end(), [&](const Input& i) {
-                return i.key == n.key && i.heat == *heat.name;
+                return i.key == n.key && i.heatId == *heat.name;
             });
             if (!counts(n) || known)
                 continue;
@@ -131,11 +130,11 @@ std::vector<double> correlationsOf(const std::vector<Input>& inputs,
     const auto heats = heatsOf(programme);
     const auto correlation = [&](const Input& a, const Input& b) {
         if (a.what != Input::What::fieldNumber || b.what != Input::What::fieldNumber ||
-            a.heat != b.heat)
+            a.heatId != b.heatId)
             return 0.0;
         for (const Heat& heat : heats) {
             const auto *one = find(*heat.field, a.key), *other = find(*heat.field, b.key);
-            if (*heat.name == a.heat && one && other)
+            if (*heat.name == a.heatId && one && other)
                 return std::clamp(covarianceOf(*heat.field, a.key, b.key) / (one->u * other->u),
                                   -1.0, 1.0);
         }
@@ -167,7 +166,7 @@ std::vector<double> choleskyOf(std::vector<double> a, std::size_t n) {
     return a;
 }
 
-Shifted shifted(const cook::FoodPiece& piece, const cook::Programme& programme,
+Shifted shifted(const recipe::FoodPiece& piece, const cook::Programme& programme,
                 const std::vector<Input>& inputs, std::span<const double> deviations) {
     Shifted out{piece, programme, false};
     for (std::size_t i = 0; i < inputs.size(); ++i) {
@@ -176,11 +175,9 @@ Shifted shifted(const cook::FoodPiece& piece, const cook::Programme& programme,
             continue;
         switch (inputs[i].what) {
         case Input::What::fieldNumber:
-            for (cook::Stage& stage : out.programme.before)
-                if (stage.heat == inputs[i].heat)
+            for (cook::Stage& stage : out.programme.stages)
+                if (stage.heatId == inputs[i].heatId)
                     shiftNumber(stage.field, inputs[i], z);
-            if (out.programme.heat == inputs[i].heat)
-                shiftNumber(out.programme.field, inputs[i], z);
             break;
         case Input::What::thickness:
             out.piece.thicknessM *= std::exp(z * inputs[i].sd);

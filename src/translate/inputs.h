@@ -21,14 +21,14 @@ struct Input {
         composition
     } what = What::fieldNumber;
     kitchen::FieldKey key{};
-    std::string heat = {}; ///< of the stages whose number it is
-    double sd = 0;         ///< of the number (temperatures, start) or of its logarithm
+    std::string heatId = {}; ///< of the stages whose number it is
+    double sd = 0;           ///< of the number (temperatures, start) or of its logarithm
 };
 
 /// Everything uncertain that a programme and piece have, in a fixed order. Stages of one heat share
 /// its inputs.
 std::vector<Input> inputsOf(const cook::Programme& programme, const FoodSpread& spread,
-                            const cook::FoodPiece& piece);
+                            const recipe::FoodPiece& piece);
 /// Correlations between the inputs, row-major; only numbers of one heat correlate.
 std::vector<double> correlationsOf(const std::vector<Input>& inputs,
                                    const cook::Programme& programme);
@@ -37,11 +37,11 @@ std::vector<double> choleskyOf(std::vector<double> correlations, std::size_t n);
 
 /// The cook with every input shifted by so many standard deviations.
 struct Shifted {
-    cook::FoodPiece piece;
+    recipe::FoodPiece piece;
     cook::Programme programme;
     bool composition = false; ///< true when the food's tables must be made anew
 };
-Shifted shifted(const cook::FoodPiece& piece, const cook::Programme& programme,
+Shifted shifted(const recipe::FoodPiece& piece, const cook::Programme& programme,
                 const std::vector<Input>& inputs, std::span<const double> deviations);
 
 } // namespace dynamet::translate

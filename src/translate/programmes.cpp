@@ -17,19 +17,13 @@ bool facesDiffer(const kitchen::HeatField& field, const kitchen::Site& site) {
            cook::boundaryOf(field, kitchen::Face::top, site);
 }
 
-/// One place at a setting, with the book's schools.
-struct Placed {
-    kitchen::HeatField field;
-    kitchen::Site site;
-    cook::Turning turning = cook::Turning::never;
-    std::string heat;
-};
-
-Result<Placed> placed(const Request& request, const Reference& at) {
+Result<cook::Stage> stageOf(const Request& request, const recipe::Stage& written) {
+    const recipe::Place& at = written.place;
     auto field = fieldAt(request.kitchen, at.applianceId, at.setting, at.zone, at.vesselId);
     if (!field)
         return tl::unexpected(field.error());
-    Placed out;
+    cook::Stage out;
+    out.written = written;
     out.field = std::move(*field);
     const auto* appliance = findAppliance(request.kitchen, at.applianceId);
     if (const auto* site = findSite(request.kitchen, appliance->siteId))
@@ -44,131 +38,106 @@ Result<Placed> placed(const Request& request, const Reference& at) {
             number.value *= touch;
             number.u *= touch;
         }
-    if (facesDiffer(out.field, out.site))
-        out.turning =
-            hasTwoFaces(request.piece.shape) ? turningOf(request.schools) : cook::Turning::rolled;
-    out.heat = appliance->name;
+    if (!written.edgesDown && facesDiffer(out.field, out.site))
+        out.turning = hasTwoFaces(request.recipe.piece.shape) ? turningOf(request.schools)
+                                                              : cook::Turning::rolled;
+    out.heatId = appliance->name;
     if (appliance->zones.size() > 1)
-        out.heat += ", " + at.zone;
-    return out;
-}
-
-Result<cook::Stage> stageOf(const Request& request, const WrittenStage& written) {
-    auto here = placed(request, written.place);
-    if (!here)
-        return tl::unexpected(here.error());
-    cook::Stage out;
-    out.field = std::move(here->field);
-    out.site = std::move(here->site);
-    out.heat = std::move(here->heat);
-    out.endsAfterS = written.endsAfterS;
-    out.endsAtCoreK = written.endsAtCoreK;
-    out.edgesDown = written.edgesDown;
-    out.turning = written.edgesDown ? cook::Turning::never : here->turning;
-    out.waitS = written.waitS;
-    out.waitTented = written.waitTented;
+        out.heatId += ", " + at.zone;
     return out;
 }
 
 /// All stages on their places, which the caller may have changed.
-Result<cook::Programme> staged(const Request& request, const std::vector<WrittenStage>& before,
-                               const Reference& last, double lastForS) {
+Result<cook::Programme> programmeOf(const Request& request,
+                                    const std::vector<recipe::Stage>& stages) {
     cook::Programme out;
-    for (std::size_t i = 0; i < before.size(); ++i) {
-        auto stage = stageOf(request, before[i]);
+    out.stages.clear();
+    for (const recipe::Stage& written : stages) {
+        auto stage = stageOf(request, written);
         if (!stage)
-            return tl::unexpected(stage.error().in(fmt::format("stage {}", i + 1)));
-        out.before.push_back(std::move(*stage));
+            return tl::unexpected(
+                stages.size() > 1 ? stage.error().in(fmt::format("stage {}", out.stages.size() + 1))
+                                  : stage.error());
+        out.stages.push_back(std::move(*stage));
     }
-    auto here = placed(request, last);
-    if (!here)
-        return tl::unexpected(here.error());
-    out.field = std::move(here->field);
-    out.site = std::move(here->site);
-    out.turning = here->turning;
-    out.heat = std::move(here->heat);
-    out.rest = request.rest;
-    out.lastForS = lastForS;
+    out.rest = request.recipe.rest;
     return out;
 }
 
 } // namespace
 
 Result<cook::Programme> writtenProgramme(const Request& request) {
-    return staged(request, request.before, request.reference, request.lastForS);
+    return programmeOf(request, request.recipe.stages);
 }
 
 Result<cook::Programme> programmeFor(const Request& request, const Target& target,
                                      const kitchen::Setting& setting, double stageS) {
-    const Reference at = placeOn(request, target, setting);
+    const recipe::Place at = placeOn(request, target, setting);
     if (!request.moved)
-        return staged(request, {}, at, 0);
-    auto before = request.before;
-    if (*request.moved >= before.size())
-        return staged(request, before, at, stageS > 0 ? stageS : request.lastForS);
-    WrittenStage& moved = before[*request.moved];
+        return programmeOf(request, {recipe::Stage{at, {}, false, 0, false}});
+    auto stages = request.recipe.stages;
+    recipe::Stage& moved = stages[*request.moved];
     moved.place = at;
     if (stageS > 0)
-        moved.endsAfterS = stageS;
-    return staged(request, before, request.reference, request.lastForS);
+        moved.end.afterS = stageS;
+    return programmeOf(request, stages);
 }
 
-Reference placeOn(const Request& request, const Target& target, const kitchen::Setting& setting) {
+recipe::Place placeOn(const Request& request, const Target& target,
+                      const kitchen::Setting& setting) {
     const auto* appliance = findAppliance(request.kitchen, target.applianceId);
     return {target.applianceId, setting, target.zone, target.vesselId,
             movedFrom(request).lidOpen && appliance && kitchen::hasLid(appliance->kind)};
 }
 
 double writtenStageS(const Request& request) {
-    if (!request.moved)
-        return 0;
-    return *request.moved < request.before.size() ? request.before[*request.moved].endsAfterS
-                                                  : request.lastForS;
+    return request.moved ? movedStage(request).end.afterS : 0;
 }
 
 std::optional<std::size_t> watchedStage(const cook::Programme& programme) {
-    if (programme.lastForS <= 0)
-        return programme.before.size();
-    for (std::size_t i = programme.before.size(); i-- > 0;)
-        if (programme.before[i].endsAtCoreK && programme.before[i].endsAfterS <= 0)
+    const auto& stages = programme.stages;
+    if (!programme.endsByClock())
+        return stages.size() - 1;
+    for (std::size_t i = stages.size() - 1; i-- > 0;)
+        if (stages[i].written.end.coreK && stages[i].written.end.afterS <= 0)
             return i;
     return std::nullopt;
 }
 
 cook::Programme upTo(cook::Programme programme, std::size_t stage) {
-    if (stage >= programme.before.size())
+    if (stage + 1 >= programme.stages.size())
         return programme;
-    cook::Stage& last = programme.before[stage];
-    programme.field = std::move(last.field);
-    programme.site = std::move(last.site);
-    programme.turning = last.turning;
-    programme.turnAtS = last.turnAtS;
-    programme.heat = std::move(last.heat);
-    programme.lastForS = 0;
-    programme.before.resize(stage);
+    programme.stages.resize(stage + 1);
+    programme.last().written.end = {};
     return programme;
 }
 
 const kitchen::HeatField& movedField(const Request& request, const cook::Programme& programme) {
-    const bool early = request.moved && *request.moved < programme.before.size();
-    return early ? programme.before[*request.moved].field : programme.field;
+    const std::size_t last = programme.stages.size() - 1;
+    return programme.stages[std::min(request.moved.value_or(last), last)].field;
 }
 
-const Reference& movedFrom(const Request& request) {
-    return request.moved && *request.moved < request.before.size()
-               ? request.before[*request.moved].place
-               : request.reference;
+const recipe::Stage& movedStage(const Request& request) {
+    return request.moved ? request.recipe.stages[*request.moved] : request.recipe.last();
+}
+
+const recipe::Place& movedFrom(const Request& request) {
+    return movedStage(request).place;
+}
+
+bool lastMoves(const Request& request) {
+    return !request.moved || *request.moved + 1 == request.recipe.stages.size();
 }
 
 const kitchen::Site* lastSite(const Request& request, const Target& target) {
-    const bool lastMoves = !request.moved || *request.moved >= request.before.size();
     const auto* appliance = findAppliance(
-        request.kitchen, lastMoves ? target.applianceId : request.reference.applianceId);
+        request.kitchen,
+        lastMoves(request) ? target.applianceId : request.recipe.last().place.applianceId);
     return appliance ? findSite(request.kitchen, appliance->siteId) : nullptr;
 }
 
 std::vector<Target> allTargets(const Request& request) {
-    const Reference& from = movedFrom(request);
+    const recipe::Place& from = movedFrom(request);
     std::vector<Target> out;
     for (const kitchen::Appliance& appliance : request.kitchen.appliances)
         for (const kitchen::Zone& zone : appliance.zones) {

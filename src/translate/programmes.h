@@ -18,7 +18,8 @@ Result<cook::Programme> programmeFor(const Request& request, const Target& targe
                                      const kitchen::Setting& setting, double stageS = 0);
 
 /// Where the moved stage goes: the target at a setting, its lid as it was written.
-Reference placeOn(const Request& request, const Target& target, const kitchen::Setting& setting);
+recipe::Place placeOn(const Request& request, const Target& target,
+                      const kitchen::Setting& setting);
 
 /// What the stage that moved meets in a programme of `programmeFor`.
 const kitchen::HeatField& movedField(const Request& request, const cook::Programme& programme);

@@ -53,13 +53,13 @@ const double* thermostat(const kitchen::Appliance& a, const kitchen::Setting& s,
 
 std::optional<RuleOfThumb> ruleOfThumb(const Prepared& prepared, const Target& target) {
     const auto& kitchen = prepared.request.kitchen;
-    const auto* from = findAppliance(kitchen, prepared.request.reference.applianceId);
+    const auto* from = findAppliance(kitchen, prepared.request.recipe.last().place.applianceId);
     const auto* to = findAppliance(kitchen, target.applianceId);
     if (!from || !to || from->id == to->id)
         return std::nullopt;
     const auto rule = ruleBetween(from->kind, to->kind);
     std::size_t fromIndex = 0, toIndex = 0;
-    const double* dial = thermostat(*from, prepared.request.reference.setting, fromIndex);
+    const double* dial = thermostat(*from, prepared.request.recipe.last().place.setting, fromIndex);
     kitchen::Setting setting = kitchen::possibleSettings(to->controls, 1).front();
     if (!rule || !dial || !thermostat(*to, setting, toIndex))
         return std::nullopt;
@@ -77,7 +77,7 @@ std::optional<RuleOfThumb> ruleOfThumb(const Prepared& prepared, const Target& t
                     : rule->timeFactor < 1 ? "a fifth less time"
                                            : "a quarter more time");
     if (const auto programme = programmeFor(prepared.request, target, setting)) {
-        const auto outcome = cook::cookFor(prepared.request.piece, *programme, out.seconds,
+        const auto outcome = cook::cookFor(prepared.request.recipe.piece, *programme, out.seconds,
                                            cook::kQuick, prepared.tables);
         if (outcome)
             out.peakK = outcome->peakK;

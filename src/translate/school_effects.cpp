@@ -10,18 +10,13 @@ namespace {
 constexpr double kPressed = 1.3, kUnoiled = 0.6; // within the range of docs/physics.md, contact
 } // namespace
 
-Goal goalOf(const food::DonenessScale& scale, const food::DonenessLevel& level) {
-    return {(level.lowK + level.highK) / 2, scale.readAt, level.lowK, level.highK,
-            level.name + ", " + scale.name};
-}
-
 Request withSchools(Request request) {
     if (food::chosen("rest", request.schools).id == "tented")
-        request.rest.tented = true;
+        request.recipe.rest.tented = true;
     if (food::chosen("salting", request.schools).id == "ahead" &&
-        request.piece.surface == cook::SurfaceState::patted)
-        request.piece.surface = cook::SurfaceState::salted;
-    auto& on = request.piece.seasonings;
+        request.recipe.piece.surface == recipe::SurfaceState::patted)
+        request.recipe.piece.surface = recipe::SurfaceState::salted;
+    auto& on = request.recipe.piece.seasonings;
     if (food::chosen("pepper", request.schools).id == "before" &&
         std::find(on.begin(), on.end(), "pepper") == on.end())
         on.push_back("pepper");

@@ -50,10 +50,10 @@ struct Search {
         }
         programme->guessS = lastTookS;
         programme->longestS = std::max(7200.0, 5 * prepared->outcome.pullS);
-        const auto outcome =
-            cook::cookProgramme(prepared->request.piece, *programme,
-                                {prepared->request.goal.coreK, prepared->request.goal.readAt},
-                                cook::kQuick, prepared->tables);
+        const auto outcome = cook::cookProgramme(
+            prepared->request.recipe.piece, *programme,
+            {prepared->request.recipe.goal.coreK, prepared->request.recipe.goal.readAt},
+            cook::kQuick, prepared->tables);
         ++best.solves;
         if (!outcome) {
             closest = outcome.error().message;
@@ -65,7 +65,7 @@ struct Search {
         row.reached = true;
         row.instruction.setting = setting;
         row.instruction.stageS = stageS;
-        row.instruction.turning = programme->turning;
+        row.instruction.turning = programme->last().turning;
         row.watched = watchedStage(*programme);
         row.outcome = *outcome;
         row.crustDistance = crustDistance(*outcome, prepared->quick);
@@ -134,8 +134,8 @@ Row findBestSetting(const Prepared& prepared, const Target& target, std::stop_to
     // The recipe's own setting is always a candidate on its own appliance.
     const Request& request = prepared.request;
     const double written = writtenStageS(request);
-    search.byClock = request.moved && request.lastForS > 0;
-    const Reference& from = movedFrom(request);
+    search.byClock = request.moved && request.recipe.endsByClock();
+    const recipe::Place& from = movedFrom(request);
     if (target.applianceId == from.applianceId)
         search.consider(from.setting, written);
     // In its own place the recipe stands as it was written.

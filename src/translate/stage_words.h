@@ -8,10 +8,10 @@
 namespace dynamet::translate {
 
 /// "Deck oven, middle, 120 °C, steel pan": appliance, zone where it has several, setting, vessel.
-std::string placeWords(const kitchen::Kitchen& kitchen, const Reference& place, Units units);
+std::string placeWords(const kitchen::Kitchen& kitchen, const recipe::Place& place, Units units);
 
 /// "until the core reads 46 °C", "for 3 min", or both; of the last stage "until the goal is met".
-std::string endWords(double afterS, std::optional<double> coreK, Units units);
+std::string endWords(const recipe::StageEnd& end, Units units);
 
 /// The recipe's stages as they were written, one line each; one line without number for a recipe of
 /// a single stage.

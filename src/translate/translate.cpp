@@ -34,45 +34,46 @@ double printedPull(double kelvin, bool fahrenheit) {
 namespace {
 
 cook::CookTarget targetOf(const Request& request) {
-    return {request.goal.coreK, request.goal.readAt};
+    return {request.recipe.goal.coreK, request.recipe.goal.readAt};
 }
 
 /// What a cook by the clock gave, as a goal for others; the band keeps its width.
-Goal goalGiven(const Goal& asked, double peakK) {
+recipe::Goal goalGiven(const recipe::Goal& asked, double peakK) {
     const double half = (asked.bandHighK - asked.bandLowK) / 2;
     return {peakK, food::ReadAt::peak, peakK - half, peakK + half, "as the recipe's time gives"};
 }
 
 /// The tables of a programme's own air.
 cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme) {
-    return {prepared.tables.material, std::make_shared<heat::Vapour>(pressurePa(programme.site))};
+    return {prepared.tables.material,
+            std::make_shared<heat::Vapour>(pressurePa(programme.last().site))};
 }
 
 } // namespace
 
 Result<Prepared> prepare(const Request& asked) {
     const Request request = withSchools(asked);
-    if (request.moved && *request.moved > request.before.size())
+    if (request.moved && *request.moved >= request.recipe.stages.size())
         return fail(Errc::invalidArgument,
-                    fmt::format("the recipe has {} stages, not {}", request.before.size() + 1,
+                    fmt::format("the recipe has {} stages, not {}", request.recipe.stages.size(),
                                 *request.moved + 1));
     auto programme = writtenProgramme(request);
     if (!programme)
         return tl::unexpected(programme.error().in("the recipe's own appliance"));
     Prepared out{request, *programme, {}, {}, {}, allTargets(request), {}};
-    out.tables = cook::tablesFor(request.piece.food, pressurePa(programme->site));
-    auto outcome = cook::cookProgramme(request.piece, *programme, targetOf(request), cook::kFull,
-                                       out.tables, true);
+    out.tables = cook::tablesFor(request.recipe.piece.food, pressurePa(programme->last().site));
+    auto outcome = cook::cookProgramme(request.recipe.piece, *programme, targetOf(request),
+                                       cook::kFull, out.tables, true);
     if (!outcome)
         return tl::unexpected(outcome.error().in("the recipe where it was written"));
     out.outcome = std::move(*outcome);
-    out.quick =
-        cook::cookProgramme(request.piece, *programme, targetOf(request), cook::kQuick, out.tables)
-            .value_or(out.outcome);
-    if (request.lastForS > 0)
-        out.request.goal = goalGiven(request.goal, out.outcome.peakK);
+    out.quick = cook::cookProgramme(request.recipe.piece, *programme, targetOf(request),
+                                    cook::kQuick, out.tables)
+                    .value_or(out.outcome);
+    if (request.recipe.endsByClock())
+        out.request.recipe.goal = goalGiven(request.recipe.goal, out.outcome.peakK);
     out.notKnown =
-        whyNotByCore(request, out.outcome.peakK, boilingPointAt(programme->site).kelvin());
+        whyNotByCore(request, out.outcome.peakK, boilingPointAt(programme->last().site).kelvin());
     return out;
 }
 
@@ -101,8 +102,8 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
         row.reason = programme.error().message;
         return row;
     }
-    auto outcome = cook::cookProgramme(local.request.piece, *programme, targetOf(local.request),
-                                       cook::kFull, local.tables);
+    auto outcome = cook::cookProgramme(local.request.recipe.piece, *programme,
+                                       targetOf(local.request), cook::kFull, local.tables);
     ++row.solves;
     row.reached = outcome.has_value();
     if (!outcome) {
@@ -110,8 +111,8 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
         return row;
     }
     row.outcome = std::move(*outcome);
-    row.instruction.turning = programme->turning;
-    row.instruction.byProbe = probeFits(local.request.piece);
+    row.instruction.turning = programme->last().turning;
+    row.instruction.byProbe = probeFits(local.request.recipe.piece);
     row.instruction.lidOpen = placeOn(local.request, row.target, row.instruction.setting).lidOpen;
     row.watched = watchedStage(*programme);
     row.crustDistance = crustDistance(row.outcome, prepared.outcome);
@@ -134,7 +135,7 @@ std::optional<Row> impossible(const Prepared& prepared, const Target& target) {
     const Request& request = prepared.request;
     const auto* on = findAppliance(request.kitchen, target.applianceId);
     const auto* zone = on ? findZone(*on, target.zone) : nullptr;
-    const Reference& from = movedFrom(request);
+    const recipe::Place& from = movedFrom(request);
     const bool own = target.applianceId == from.applianceId && target.zone == from.zone;
     Row row;
     row.target = target;
@@ -143,7 +144,7 @@ std::optional<Row> impossible(const Prepared& prepared, const Target& target) {
     } else if (isHob(on->kind) && !findVessel(request.kitchen, target.vesselId)) {
         row.reason = "not known, because it has no pan yet: choose one for it in Kitchen";
     } else if (!own) {
-        row.reason = whyNotHeld(request.piece, request.goal.coreK, *on, *zone);
+        row.reason = whyNotHeld(request.recipe.piece, request.recipe.goal.coreK, *on, *zone);
         row.held = row.reason.empty();
     }
     if (row.reason.empty())
@@ -177,11 +178,11 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
     if (!row.reached || !programme || !row.watched)
         return;
     const cook::Programme fixed = upTo(cook::withFixedTurn(*programme, row.outcome), *row.watched);
-    WindowInput input{&prepared.request.piece, &fixed,
-                      row.instruction.pullK,   prepared.request.goal.bandHighK,
-                      prepared.request.spread, tablesAt(prepared, *programme),
+    WindowInput input{&prepared.request.recipe.piece, &fixed,
+                      row.instruction.pullK,          prepared.request.recipe.goal.bandHighK,
+                      prepared.request.spread,        tablesAt(prepared, *programme),
                       prepared.request.seed};
-    if (programme->lastForS > 0) // what comes after the watched stage decides the peak
+    if (programme->endsByClock()) // what comes after the watched stage decides the peak
         input.bandHighK.reset();
     auto window = windowOf(input, row.solves, stop);
     if (!window) {
@@ -189,7 +190,7 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
         return;
     }
     row.window = std::move(*window);
-    if (!prepared.request.moved && prepared.request.before.empty())
+    if (!prepared.request.moved && prepared.request.recipe.stages.size() == 1)
         row.rule = ruleOfThumb(prepared, row.target);
 }
 
@@ -218,22 +219,23 @@ Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row) {
     const auto programme = programmeOf(prepared.request, row);
     if (!programme)
         return tl::unexpected(programme.error());
-    return cook::cookFor(prepared.request.piece, cook::withFixedTurn(*programme, row.outcome),
-                         row.outcome.pullS, cook::kFull, tablesAt(prepared, *programme), true);
+    return cook::cookFor(prepared.request.recipe.piece,
+                         cook::withFixedTurn(*programme, row.outcome), row.outcome.pullS,
+                         cook::kFull, tablesAt(prepared, *programme), true);
 }
 
 std::vector<std::string> roundLines(const Prepared& prepared, const Row& row) {
     constexpr double kGapS = 60; // to take one batch off and lay the next on
     const Request& request = prepared.request;
     std::vector<std::string> out;
-    if (!row.reached || request.piece.rounds < 2)
+    if (!row.reached || request.recipe.piece.rounds < 2)
         return out;
     const auto programme = programmeOf(request, row);
     if (!programme)
         return out;
-    const auto rounds =
-        cook::cookRounds(request.piece, *programme, targetOf(request), request.piece.rounds, kGapS,
-                         cook::kFull, tablesAt(prepared, *programme));
+    const auto rounds = cook::cookRounds(request.recipe.piece, *programme, targetOf(request),
+                                         request.recipe.piece.rounds, kGapS, cook::kFull,
+                                         tablesAt(prepared, *programme));
     if (!rounds)
         return {"Rounds: " + rounds.error().message + "."};
     for (std::size_t i = 1; i < rounds->size(); ++i) {
@@ -250,16 +252,16 @@ std::vector<std::string> roundLines(const Prepared& prepared, const Row& row) {
 std::vector<std::string> companionLines(const Prepared& prepared, const Row& row, bool inches) {
     const Request& request = prepared.request;
     std::vector<std::string> out;
-    if (!row.reached || request.piece.othersM.empty())
+    if (!row.reached || request.recipe.piece.othersM.empty())
         return out;
     const auto programme = programmeOf(request, row);
     if (!programme)
         return out;
     const cook::Tables tables = tablesAt(prepared, *programme);
-    auto thicknesses = request.piece.othersM;
+    auto thicknesses = request.recipe.piece.othersM;
     std::sort(thicknesses.begin(), thicknesses.end());
     for (double thickness : thicknesses) {
-        cook::FoodPiece piece = request.piece;
+        recipe::FoodPiece piece = request.recipe.piece;
         piece.thicknessM = thickness;
         const auto outcome =
             cook::cookProgramme(piece, *programme, targetOf(request), cook::kFull, tables);

@@ -37,7 +37,7 @@ void addCrust(std::vector<Warning>& out, const cook::Outcome& is, const cook::Ou
 }
 
 /// What is on the food burns before the food does; it rides proud of the face or lies on it.
-void addSeasonings(std::vector<Warning>& out, const cook::FoodPiece& piece,
+void addSeasonings(std::vector<Warning>& out, const recipe::FoodPiece& piece,
                    const cook::Outcome& is) {
     for (const std::string& id : piece.seasonings) {
         const auto seasoning = food::findSeasoning(id);
@@ -56,7 +56,7 @@ void addSeasonings(std::vector<Warning>& out, const cook::FoodPiece& piece,
 }
 
 void addSmoke(std::vector<Warning>& out, const Request& request, const cook::Outcome& is) {
-    const auto fat = food::findFat(request.piece.fat);
+    const auto fat = food::findFat(request.recipe.piece.fat);
     if (!fat || !std::isfinite(is.smokesFromS))
         return;
     std::string advice;
@@ -100,7 +100,7 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
     std::vector<Warning> out;
     const auto& request = prepared.request;
     const auto verdict =
-        food::judgeSafety(request.piece.food, request.piece.form, row.outcome.peakK,
+        food::judgeSafety(request.recipe.piece.food, request.recipe.piece.form, row.outcome.peakK,
                           row.outcome.kills, request.units.fahrenheit);
     if (verdict.below)
         out.push_back({"below_minimum", verdict.text});
@@ -109,10 +109,10 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
             {"danger_zone",
              fmt::format("the core is between 5 and 54 °C for {}; common advice is at most 2 h",
                          printFixed(row.outcome.dangerS / 3600, 1) + " h")});
-    if (programme.lastForS > 0)
+    if (programme.endsByClock())
         addCore(out, prepared, row.outcome);
     addCrust(out, row.outcome, prepared.outcome, row.crustDistance);
-    addSeasonings(out, request.piece, row.outcome);
+    addSeasonings(out, request.recipe.piece, row.outcome);
     addSmoke(out, request, row.outcome);
     const double rim = row.outcome.rimM - prepared.outcome.rimM;
     if (std::abs(rim) > kRimMatters)

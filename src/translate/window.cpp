@@ -16,7 +16,7 @@ namespace {
 
 constexpr double kTwoSided = 1.959963985, kOneSided5 = 1.644853627;
 
-bool freezes(const cook::FoodPiece& piece) {
+bool freezes(const recipe::FoodPiece& piece) {
     return piece.startK < piece.food.freezingC + kZeroCelsiusK + 5;
 }
 

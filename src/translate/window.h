@@ -15,7 +15,7 @@ namespace dynamet::translate {
 inline constexpr double kSensitivityLimit = 0.15;
 
 struct WindowInput {
-    const cook::FoodPiece* piece;
+    const recipe::FoodPiece* piece;
     const cook::Programme* programme; ///< with its turns fixed
     double pullK = 0;                 ///< as printed
     /// Top of the doneness band of the peak; none where the pull does not decide the peak.

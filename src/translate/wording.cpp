@@ -144,8 +144,8 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
 std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& prepared,
                                                               Units units) {
     const cook::Outcome& o = prepared.outcome;
-    const Goal& goal = prepared.request.goal;
-    const double water = prepared.request.piece.food.composition.water;
+    const recipe::Goal& goal = prepared.request.recipe.goal;
+    const double water = prepared.request.recipe.piece.food.composition.water;
     return {
         {"Core peak", degrees(o.peakK, units)},
         {"Pulled at", degrees(o.pullK, units)},
@@ -161,7 +161,7 @@ std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& pr
 }
 
 std::string safetyLine(const Prepared& prepared, Units units) {
-    const auto& piece = prepared.request.piece;
+    const auto& piece = prepared.request.recipe.piece;
     const auto verdict = food::judgeSafety(piece.food, piece.form, prepared.outcome.peakK,
                                            prepared.outcome.kills, units.fahrenheit);
     return verdict.below ? "! " + verdict.text : verdict.text;
@@ -172,15 +172,15 @@ std::string referenceWords(const Request& request, Units units) {
 }
 
 std::string pieceWords(const Request& request, Units units) {
-    return fmt::format("{}, {}, {}; {}", request.piece.food.name,
-                       printLength(request.piece.thicknessM, units.inches),
-                       word(request.piece.form),
-                       request.lastForS > 0 ? "as far as its time takes it" : request.goal.words);
+    return fmt::format(
+        "{}, {}, {}; {}", request.recipe.piece.food.name,
+        printLength(request.recipe.piece.thicknessM, units.inches), word(request.recipe.piece.form),
+        request.recipe.endsByClock() ? "as far as its time takes it" : request.recipe.goal.words);
 }
 
 std::string readWords(const Prepared& prepared) {
-    return fmt::format("core, {} ({})", food::words(prepared.request.goal.readAt),
-                       prepared.request.goal.words);
+    return fmt::format("core, {} ({})", food::words(prepared.request.recipe.goal.readAt),
+                       prepared.request.recipe.goal.words);
 }
 
 std::string bookWords(const Prepared& prepared) {

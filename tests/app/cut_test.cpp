@@ -96,7 +96,7 @@ TEST(Piece, IsChangedInTheBookAndBackAgain) {
     click(bench.window.get(), "Piece…");
     const auto& recipe = bench.document.recipes().front();
     EXPECT_NEAR(recipe.piece.thicknessM, 0.036, 1e-9);
-    EXPECT_EQ(recipe.piece.surface, dynamet::cook::SurfaceState::wet);
+    EXPECT_EQ(recipe.piece.surface, dynamet::recipe::SurfaceState::wet);
     EXPECT_NE(recipe.goal.words.find("House scale"), std::string::npos) << recipe.goal.words;
     ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 100000));
     openFirst(bench);

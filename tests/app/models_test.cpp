@@ -48,12 +48,12 @@ TEST(Worker, TheSameRequestGivesTheSameRowsAndAnOldOneIsDropped) {
     QObject::connect(&worker, &TranslationWorker::finished, [&] { ++finished; });
     auto request = *bench.window->translatePage().written().request();
     for (int i = 0; i < 5; ++i) {
-        request.piece.thicknessM = 0.02 + 0.001 * i;
+        request.recipe.piece.thicknessM = 0.02 + 0.001 * i;
         worker.start(request, {});
     }
     ASSERT_TRUE(waitFor([&] { return finished > 0; }));
     EXPECT_EQ(prepared, 1) << "the newest wins";
-    EXPECT_NEAR(worker.prepared()->request.piece.thicknessM, 0.024, 1e-9);
+    EXPECT_NEAR(worker.prepared()->request.recipe.piece.thicknessM, 0.024, 1e-9);
 }
 
 } // namespace

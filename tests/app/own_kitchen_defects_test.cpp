@@ -13,10 +13,10 @@
 namespace {
 
 using namespace hands;
-using dynamet::book::RecipeRecord;
+using dynamet::recipe::Recipe;
 
-RecipeRecord recipeOf(Bench& bench, const dynamet::food::Food& food) {
-    RecipeRecord out = bench.document.recipes().front();
+dynamet::recipe::Recipe recipeOf(Bench& bench, const dynamet::food::Food& food) {
+    dynamet::recipe::Recipe out = bench.document.recipes().front();
     out.id = "of-" + food.id;
     out.name = "Of " + food.id;
     out.piece = {};
@@ -33,15 +33,14 @@ TEST(Defect104, WindowAndCommandLineAskTheSameBitForBitForEveryFood) {
     Bench bench(true, Bench::Kitchen::few);
     WrittenPane& written = bench.window->translatePage().written();
     for (const auto& food : dynamet::food::shippedFoods()) {
-        RecipeRecord recipe = recipeOf(bench, food);
+        dynamet::recipe::Recipe recipe = recipeOf(bench, food);
         recipe.piece.startK = 255.15123;
         ASSERT_TRUE(bench.document.addRecipe(recipe).has_value());
         written.chooseRecipe(recipe.id);
         const auto asked = written.request();
         ASSERT_TRUE(asked.has_value());
         const auto cli = requestOf(recipe, bench.document.kitchen(), bench.document.choices());
-        EXPECT_EQ(asked->piece, cli.piece) << food.id;
-        EXPECT_EQ(asked->goal, cli.goal) << food.id;
+        EXPECT_EQ(asked->recipe, cli.recipe) << food.id;
     }
 }
 
@@ -51,15 +50,15 @@ TEST(Defect104, AMovedSliderAsksForWhatItShowsAndTheRecipeStays) {
     WrittenPane& written = bench.window->translatePage().written();
     const double own = written.recipe()->piece.thicknessM;
     click(bench.window.get(), "More thickness");
-    EXPECT_NEAR(written.request()->piece.thicknessM, own + 0.001, 1e-12);
+    EXPECT_NEAR(written.request()->recipe.piece.thicknessM, own + 0.001, 1e-12);
     EXPECT_EQ(written.recipe()->piece.thicknessM, own);
     click(bench.window.get(), "Less thickness");
-    EXPECT_EQ(written.request()->piece.thicknessM, own);
+    EXPECT_EQ(written.request()->recipe.piece.thicknessM, own);
     type(bench.window.get(), "Thickness", QStringLiteral("4 m"));
     QTest::keyClick(QApplication::focusWidget(), Qt::Key_Return);
     EXPECT_TRUE(textOf(bench.window.get(), "Thickness, what is wrong")
                     .contains(QStringLiteral("Not between")));
-    EXPECT_EQ(written.request()->piece.thicknessM, own);
+    EXPECT_EQ(written.request()->recipe.piece.thicknessM, own);
 }
 
 // Bread kept the goal of the steak before it: "medium, 60 °C".
@@ -68,7 +67,7 @@ TEST(Defect105, AnotherFoodBringsItsOwnDonenessShapeAndStart) {
     const auto& foods = dynamet::food::shippedFoods();
     const auto scales = dynamet::food::scalesWith({});
     for (std::size_t i = 0; i < foods.size(); ++i) {
-        RecipeRecord recipe = bench.document.recipes().front();
+        dynamet::recipe::Recipe recipe = bench.document.recipes().front();
         PieceDialog dialog(bench.document, recipe, bench.window.get());
         dialog.show();
         auto* food = find<QComboBox>(&dialog, "Food");
@@ -76,7 +75,7 @@ TEST(Defect105, AnotherFoodBringsItsOwnDonenessShapeAndStart) {
         food->setCurrentIndex(static_cast<int>(i));
         pressSave(&dialog);
         ASSERT_EQ(dialog.result(), QDialog::Accepted) << foods[i].id;
-        const RecipeRecord& now = dialog.recipe();
+        const dynamet::recipe::Recipe& now = dialog.recipe();
         EXPECT_EQ(now.piece.food.id, foods[i].id);
         EXPECT_TRUE(checkDoneness(scales, foods[i], now.goal.coreK, false).has_value())
             << foods[i].id << " to " << now.goal.coreK - 273.15;
@@ -190,7 +189,7 @@ TEST(Defect109, UndoingAnAddedApplianceLeavesItsPage) {
 
 TEST(Defect110, AnUndoThatFailsStaysOnTheStack) {
     Bench bench(true, Bench::Kitchen::few);
-    RecipeRecord changed = bench.document.recipes().front();
+    dynamet::recipe::Recipe changed = bench.document.recipes().front();
     changed.name = "Another name";
     ASSERT_TRUE(bench.document.changeRecipe(changed).has_value());
     bench.document.book().database().exec("PRAGMA query_only = ON");
@@ -258,7 +257,7 @@ TEST(Defect114, ARecipeThatFailsLeavesNobodysRowsOnTheScreen) {
         return bench.window->isIdle() &&
                bench.window->translatePage().reach().rows().rowCount() > 0;
     }));
-    RecipeRecord cold = bench.document.recipes().front();
+    dynamet::recipe::Recipe cold = bench.document.recipes().front();
     cold.id = "cold";
     cold.name = "Cannot be";
     cold.piece.startK = cold.goal.coreK + 8; // hotter than it should become

@@ -13,7 +13,7 @@ using namespace hands;
 
 constexpr const char* kStaged = "Fennel venison, oven then pan";
 
-const dynamet::book::RecipeRecord& recipeNamed(Bench& bench, const std::string& name) {
+const dynamet::recipe::Recipe& recipeNamed(Bench& bench, const std::string& name) {
     for (const auto& recipe : bench.document.recipes())
         if (recipe.name == name)
             return recipe;
@@ -103,22 +103,22 @@ TEST(Recipe, ItsStagesAreAddedMovedAndTakenAwayAndUndone) {
     click(bench.window.get(), "Recipe…");
     {
         const auto& recipe = recipeNamed(bench, kStaged);
-        ASSERT_EQ(recipe.before.size(), 2u);
-        EXPECT_EQ(recipe.before[0].stage.endsAfterS, 90);
-        EXPECT_EQ(recipe.before[0].stage.place.applianceId, "front-burner");
-        EXPECT_EQ(recipe.before[1].settingText, "oven=115C");
-        EXPECT_NEAR(*recipe.before[1].stage.endsAtCoreK, 319.15, 1e-9);
-        EXPECT_EQ(recipe.before[1].stage.waitS, 360);
-        EXPECT_TRUE(recipe.before[1].stage.waitTented);
-        EXPECT_EQ(recipe.lastForS, 120);
+        ASSERT_EQ(recipe.stages.size(), 3u);
+        EXPECT_EQ(recipe.stages[0].end.afterS, 90);
+        EXPECT_EQ(recipe.stages[0].place.applianceId, "front-burner");
+        EXPECT_EQ(std::get<double>(recipe.stages[1].place.setting.values[0]), 115);
+        EXPECT_NEAR(*recipe.stages[1].end.coreK, 319.15, 1e-9);
+        EXPECT_EQ(recipe.stages[1].waitS, 360);
+        EXPECT_TRUE(recipe.stages[1].waitTented);
+        EXPECT_EQ(recipe.last().end.afterS, 120);
         EXPECT_EQ(recipe.rest.shortestS, 480);
         EXPECT_TRUE(recipe.rest.onBoard);
     }
     bench.press(Qt::Key_Z, Qt::ControlModifier);
-    EXPECT_EQ(recipeNamed(bench, kStaged).before.size(), 1u);
-    EXPECT_EQ(recipeNamed(bench, kStaged).lastForS, 0);
+    EXPECT_EQ(recipeNamed(bench, kStaged).stages.size(), 2u);
+    EXPECT_EQ(recipeNamed(bench, kStaged).last().end.afterS, 0);
     bench.press(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
-    EXPECT_EQ(recipeNamed(bench, kStaged).before.size(), 2u);
+    EXPECT_EQ(recipeNamed(bench, kStaged).stages.size(), 3u);
     inDialog([&](QWidget* dialog) {
         click(dialog, "Stage 1, remove");
         QTest::qWait(20);
@@ -127,7 +127,7 @@ TEST(Recipe, ItsStagesAreAddedMovedAndTakenAwayAndUndone) {
         pressSave(dialog);
     });
     click(bench.window.get(), "Recipe…");
-    EXPECT_TRUE(recipeNamed(bench, kStaged).before.empty());
+    EXPECT_EQ(recipeNamed(bench, kStaged).stages.size(), 1u);
 }
 
 TEST(Recipe, AGrillsLidStandsOpenAndAnOvenHasNone) {
@@ -147,7 +147,7 @@ TEST(Recipe, AGrillsLidStandsOpenAndAnOvenHasNone) {
         pressSave(dialog);
     });
     click(bench.window.get(), "Recipe…");
-    const auto& place = recipeNamed(bench, kStaged).before.front().stage.place;
+    const auto& place = recipeNamed(bench, kStaged).stages.front().place;
     EXPECT_EQ(place.applianceId, "yard-grill");
     EXPECT_TRUE(place.lidOpen);
     EXPECT_TRUE(textOf(bench.window.get(), "Where it was written")
@@ -173,8 +173,8 @@ TEST(Recipe, AStageThatCannotBeReadOrCookedKeepsTheDialog) {
         QTest::keyClick(dialog, Qt::Key_Escape);
     });
     click(bench.window.get(), "Recipe…");
-    const auto& stage = recipeNamed(bench, kStaged).before.front().stage;
-    EXPECT_NEAR(*stage.endsAtCoreK, 316.15, 1e-9);
+    const auto& stage = recipeNamed(bench, kStaged).stages.front();
+    EXPECT_NEAR(*stage.end.coreK, 316.15, 1e-9);
     EXPECT_EQ(stage.waitS, 420);
 }
 
@@ -208,8 +208,8 @@ TEST(Recipe, ANewOneIsWrittenAndTranslated) {
     ASSERT_EQ(bench.document.recipes().size(), before + 1);
     const auto& recipe = recipeNamed(bench, "Dill trout");
     EXPECT_EQ(recipe.author, "Wenna");
-    EXPECT_EQ(recipe.reference.applianceId, "deck");
-    EXPECT_EQ(recipe.lastForS, 720);
+    EXPECT_EQ(recipe.last().place.applianceId, "deck");
+    EXPECT_EQ(recipe.last().end.afterS, 720);
     EXPECT_EQ(recipe.piece.food.id, "trout");
     EXPECT_EQ(find<QComboBox>(bench.window.get(), "Recipe")->currentText(),
               QStringLiteral("Dill trout"));

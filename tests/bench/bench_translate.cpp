@@ -20,10 +20,7 @@ const translate::Request& request() {
         auto book = book::Book::open(DEMO_BOOK);
         translate::Request r;
         r.kitchen = *loadKitchen(*book);
-        const auto recipe = loadRecipes(*book, r.kitchen)->front();
-        r.piece = recipe.piece;
-        r.reference = recipe.reference;
-        r.goal = recipe.goal;
+        r.recipe = loadRecipes(*book, r.kitchen)->front();
         return r;
     }();
     return made;
@@ -88,7 +85,7 @@ void sliderFirst(benchmark::State& state) {
     const auto held = translate::solveRow(before, before.targets[1]).instruction.setting;
     double mm = 0;
     for (auto _ : state) {
-        changed.piece.thicknessM = 0.040 + 0.0001 * (mm += 1);
+        changed.recipe.piece.thicknessM = 0.040 + 0.0001 * (mm += 1);
         if (mm > 30)
             mm = 0;
         const auto prepared = *translate::prepare(changed);
@@ -102,7 +99,7 @@ void sliderWhole(benchmark::State& state) {
     translate::Request changed = request();
     double mm = 0;
     for (auto _ : state) {
-        changed.piece.thicknessM = 0.040 + 0.0001 * (mm += 1);
+        changed.recipe.piece.thicknessM = 0.040 + 0.0001 * (mm += 1);
         if (mm > 30)
             mm = 0;
         const auto prepared = *translate::prepare(changed);

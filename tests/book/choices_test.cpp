@@ -5,7 +5,6 @@
 #include "book/book_folder.h"
 #include "book/choices_store.h"
 #include "book/kitchen_store.h"
-#include "book/piece_json.h"
 #include "book/recipe_request.h"
 #include "kitchen/typical.h"
 
@@ -20,15 +19,15 @@ using book::testing::kWhen;
 
 using ChoicesTest = book::testing::BookFolder;
 
-cook::FoodPiece joint() {
-    cook::FoodPiece p;
+recipe::FoodPiece joint() {
+    recipe::FoodPiece p;
     p.food = *food::findFood("beef-rib-roast");
     p.shape = heat::Shape::block;
     p.thicknessM = 0.11;
     p.widthM = 0.16;
     p.bone = heat::Bone::oneSide;
     p.fatCapM = 0.009;
-    p.surface = cook::SurfaceState::wet;
+    p.surface = recipe::SurfaceState::wet;
     p.temperedS = 5400;
     p.seasonings = {"pepper", "herbs"};
     p.fat = "ghee";
@@ -37,7 +36,7 @@ cook::FoodPiece joint() {
 }
 
 /// A book with one oven and a hob, and a recipe on the oven.
-RecipeRecord fillKitchen(Book& book) {
+recipe::Recipe fillKitchen(Book& book) {
     kitchen::Site site;
     site.id = "s";
     site.name = "Loft";
@@ -49,22 +48,21 @@ RecipeRecord fillKitchen(Book& book) {
         a.siteId = "s";
         EXPECT_TRUE(addAppliance(book, a, kWhen));
     }
-    RecipeRecord recipe;
+    recipe::Recipe recipe;
     recipe.id = "r";
     recipe.name = "Joint";
-    recipe.reference.applianceId = "a";
-    recipe.settingText = "oven=180C";
-    recipe.reference.zone = "middle";
+    const auto oven = *kitchen::typicalAppliance(kitchen::ApplianceKind::stillOven);
+    recipe.last().place = {"a", *kitchen::parseSetting(oven.controls, "oven=180C"), "middle", ""};
     recipe.piece = joint();
     return recipe;
 }
 
 TEST_F(ChoicesTest, ARecipesPieceComesBackWhole) {
-    RecipeRecord recipe;
+    recipe::Recipe recipe;
     {
         auto book = *Book::create(path(), kWhen);
         recipe = fillKitchen(book);
-        ASSERT_TRUE(addRecipe(book, recipe, kWhen));
+        ASSERT_TRUE(addRecipe(book, recipe, *loadKitchen(book), kWhen));
     }
     auto book = *Book::open(path());
     auto kitchen = loadKitchen(book);
@@ -75,54 +73,46 @@ TEST_F(ChoicesTest, ARecipesPieceComesBackWhole) {
     EXPECT_EQ((*recipes)[0].piece, recipe.piece);
     recipe.piece.fatCapM = 0.004;
     recipe.goal.words = "pinker";
-    ASSERT_TRUE(changeRecipe(book, recipe));
+    ASSERT_TRUE(changeRecipe(book, recipe, *loadKitchen(book)));
     recipes = loadRecipes(book, *kitchen);
     EXPECT_EQ((*recipes)[0].piece.fatCapM, 0.004);
     EXPECT_EQ((*recipes)[0].goal.words, "pinker");
 }
 
 /// Seared by its edges on the griddle first, then a wait.
-StageRecord edges(const kitchen::Kitchen& kitchen) {
+recipe::Stage edges(const kitchen::Kitchen& kitchen) {
     const auto* griddle = findAppliance(kitchen, "g");
-    StageRecord out;
+    recipe::Stage out;
     const auto setting = kitchen::possibleSettings(griddle->controls, 1).back();
-    out.settingText = settingText(griddle->controls, setting);
-    out.stage.place = {"g", setting, griddle->zones.front().name, ""};
-    out.stage.endsAfterS = 240;
-    out.stage.endsAtCoreK = 300;
-    out.stage.edgesDown = true;
-    out.stage.waitS = 90;
-    out.stage.waitTented = true;
+    out.place = {"g", setting, griddle->zones.front().name, ""};
+    out.end = {240, 300};
+    out.edgesDown = true;
+    out.waitS = 90;
+    out.waitTented = true;
     return out;
 }
 
 TEST_F(ChoicesTest, ARecipesStagesAndRestComeBackInTheirOrder) {
     auto book = *Book::create(path(), kWhen);
-    RecipeRecord recipe = fillKitchen(book);
-    ASSERT_TRUE(addRecipe(book, recipe, kWhen));
+    recipe::Recipe recipe = fillKitchen(book);
     const auto kitchen = *loadKitchen(book);
-    recipe.before = {edges(kitchen), edges(kitchen)};
-    recipe.before[1].stage.edgesDown = false;
-    recipe.before[1].stage.endsAtCoreK.reset();
-    recipe.lastForS = 1200;
-    recipe.before[0].stage.place.lidOpen = recipe.reference.lidOpen = true;
+    ASSERT_TRUE(addRecipe(book, recipe, kitchen, kWhen));
+    recipe.stages.insert(recipe.stages.begin(), {edges(kitchen), edges(kitchen)});
+    recipe.stages[1].edgesDown = false;
+    recipe.stages[1].end.coreK.reset();
+    recipe.last().end.afterS = 1200;
+    recipe.stages[0].place.lidOpen = recipe.last().place.lidOpen = true;
+    recipe.last().place.setting.values[0] = 200.0;
     recipe.rest.onBoard = recipe.rest.tented = true;
     recipe.rest.shortestS = 900;
     recipe.name = "Joint by its edges";
-    recipe.settingText = "oven=200C";
-    ASSERT_TRUE(changeRecipe(book, recipe));
+    ASSERT_TRUE(changeRecipe(book, recipe, *loadKitchen(book)));
     auto recipes = loadRecipes(book, kitchen);
     ASSERT_EQ(recipes->size(), 1u);
-    const RecipeRecord& now = recipes->front();
-    EXPECT_EQ(now.before, recipe.before);
-    EXPECT_EQ(now.lastForS, 1200);
-    EXPECT_TRUE(now.reference.lidOpen);
-    EXPECT_EQ(now.rest, recipe.rest);
-    EXPECT_EQ(now.name, "Joint by its edges");
-    EXPECT_EQ(std::get<double>(now.reference.setting.values[0]), 200);
+    const recipe::Recipe& now = recipes->front();
+    EXPECT_EQ(now, recipe);
     const auto request = requestOf(now, kitchen, {});
-    EXPECT_EQ(request.before.size(), 2u);
-    EXPECT_EQ(request.rest, recipe.rest);
+    EXPECT_EQ(request.recipe, recipe);
     EXPECT_FALSE(request.moved.has_value());
     // A stage whose appliance is gone: the recipe is left out, not cooked without it.
     kitchen::Kitchen smaller = kitchen;
@@ -136,31 +126,30 @@ TEST_F(ChoicesTest, ARecipesStagesAndRestComeBackInTheirOrder) {
 
 TEST_F(ChoicesTest, StagesThatCannotBeCookedAreRefusedByName) {
     auto book = *Book::create(path(), kWhen);
-    const RecipeRecord recipe = fillKitchen(book);
+    const recipe::Recipe recipe = fillKitchen(book);
     const auto kitchen = *loadKitchen(book);
     const auto refused = [&](auto change) {
-        RecipeRecord r = recipe;
-        r.before = {edges(kitchen)};
-        change(r, r.before[0].stage);
-        const auto whole = checkStages(r, kitchen);
+        recipe::Recipe r = recipe;
+        r.stages.insert(r.stages.begin(), edges(kitchen));
+        change(r, r.stages[0]);
+        const auto whole = checkRecipe(r, kitchen);
         return whole ? std::string() : whole.error().message;
     };
-    using Stage = translate::WrittenStage;
-    EXPECT_EQ(refused([](RecipeRecord&, Stage&) {}), "");
+    using Stage = recipe::Stage;
+    EXPECT_EQ(refused([](recipe::Recipe&, Stage&) {}), "");
     const auto says = [&](const std::string& said, const char* words) {
         EXPECT_NE(said.find(words), std::string::npos) << said;
     };
-    says(refused([](RecipeRecord&, Stage& s) {
-             s.endsAfterS = 0;
-             s.endsAtCoreK.reset();
-         }),
-         "stage 1: it should end");
-    says(refused([](RecipeRecord&, Stage& s) { s.endsAtCoreK = 260; }), "above the piece's start");
-    says(refused([](RecipeRecord&, Stage& s) { s.place.applianceId = "a"; }), "edges");
-    says(refused([](RecipeRecord& r, Stage&) { r.piece.shape = heat::Shape::slab; }), "block");
-    says(refused([](RecipeRecord& r, Stage&) { r.name.clear(); }), "name");
-    says(refused([](RecipeRecord& r, Stage&) { r.lastForS = 1e9; }), "72 h");
-    says(refused([](RecipeRecord&, Stage& s) { s.waitS = 1e9; }), "72 h");
+    says(refused([](recipe::Recipe&, Stage& s) { s.end = {}; }), "stage 1: it should end");
+    says(refused([](recipe::Recipe&, Stage& s) { s.end.coreK = 260; }), "above the piece's start");
+    says(refused([](recipe::Recipe&, Stage& s) { s.place.applianceId = "a"; }), "edges");
+    says(refused([](recipe::Recipe& r, Stage&) { r.piece.shape = heat::Shape::slab; }), "block");
+    says(refused([](recipe::Recipe& r, Stage&) { r.name.clear(); }), "name");
+    says(refused([](recipe::Recipe& r, Stage&) { r.last().end.afterS = 1e9; }), "72 h");
+    says(refused([](recipe::Recipe&, Stage& s) { s.waitS = 1e9; }), "72 h");
+    says(refused([](recipe::Recipe& r, Stage&) { r.last().end.coreK = 330; }), "doneness");
+    says(refused([](recipe::Recipe&, Stage& s) { s.place.applianceId = "x"; }),
+         "no such appliance");
 }
 
 TEST_F(ChoicesTest, SchoolsAndScalesAreTheBooksOwn) {
@@ -180,14 +169,6 @@ TEST_F(ChoicesTest, SchoolsAndScalesAreTheBooksOwn) {
     EXPECT_EQ(back->schools, choices.schools);
     EXPECT_EQ(levelsOf(back->scales.at(0), "beef").at(0).name, "pink");
     EXPECT_FALSE(levelsOf(food::shippedScales().front(), "beef").at(0).name == "pink");
-}
-
-TEST(PieceJson, LeavesAloneWhatItDoesNotKnow) {
-    cook::FoodPiece p = joint();
-    readPieceJson("not json", p);
-    EXPECT_EQ(p, joint());
-    readPieceJson(R"({"bone": "somewhere", "surface": "icy"})", p);
-    EXPECT_EQ(p, joint());
 }
 
 } // namespace

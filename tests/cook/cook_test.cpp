@@ -15,7 +15,7 @@ using namespace dynamet;
 using namespace dynamet::cook;
 using namespace dynamet::cook::testing;
 
-FoodPiece steak(double thicknessM = 0.03) {
+recipe::FoodPiece steak(double thicknessM = 0.03) {
     return slabOf("beef-lean", thicknessM * 1000, 6);
 }
 
@@ -27,14 +27,14 @@ Programme typical(kitchen::ApplianceKind kind, const std::string& setting) {
     kitchen::Vessel pan;
     place.vessel = pan;
     Programme programme;
-    programme.field = *kitchen::ratedField(
+    programme.last().field = *kitchen::ratedField(
         appliance, *kitchen::parseSetting(appliance.controls, setting), place, {});
     return programme;
 }
 
-Outcome cooked(const FoodPiece& piece, const Programme& programme, CookTarget target,
+Outcome cooked(const recipe::FoodPiece& piece, const Programme& programme, CookTarget target,
                Effort effort = kFull) {
-    const auto tables = tablesFor(piece.food, pressurePa(programme.site));
+    const auto tables = tablesFor(piece.food, pressurePa(programme.last().site));
     auto outcome = cookTo(piece, programme, target, effort, tables);
     EXPECT_TRUE(outcome.has_value()) << outcome.error().message;
     return outcome.value_or(Outcome{});
@@ -63,7 +63,7 @@ TEST(CookTo, GentleOvenLeavesANarrowerRimThanAHotOneOrAPan) {
     const auto hot =
         cooked(steak(), typical(kitchen::ApplianceKind::stillOven, "oven=230C"), {C(55)});
     Programme pan = typical(kitchen::ApplianceKind::inductionHob, "level=6;preheat=220C");
-    pan.turning = Turning::once;
+    pan.last().turning = Turning::once;
     const auto fried = cooked(steak(), pan, {C(55)});
     EXPECT_LT(slow.rimM, hot.rimM);
     EXPECT_LT(slow.rimM, fried.rimM);
@@ -72,7 +72,7 @@ TEST(CookTo, GentleOvenLeavesANarrowerRimThanAHotOneOrAPan) {
 
 TEST(CookTo, TurnsOnceAtHalfOfTheTime) {
     Programme pan = typical(kitchen::ApplianceKind::inductionHob, "level=7;preheat=220C");
-    pan.turning = Turning::once;
+    pan.last().turning = Turning::once;
     const auto o = cooked(steak(0.025), pan, {C(54)});
     EXPECT_NEAR(o.turnS / o.pullS, 0.5, 0.15);
     EXPECT_GT(o.paler(), 0.1) << "both faces met the pan";
@@ -105,11 +105,12 @@ TEST(CookTo, SaysHowFarTheCoreCameWhenTheTargetIsOutOfReach) {
 TEST(CookFor, BrowningInAPanMatchesTheCheckValues) {
     const auto pan = [](double celsius, double minutes) {
         Programme p;
-        kitchen::put(p.field, {{kitchen::Face::bottom, kitchen::Term::plate}, C(celsius)});
-        kitchen::put(p.field, {{kitchen::Face::bottom, kitchen::Term::contact}, 400});
-        kitchen::put(p.field, {{kitchen::Face::bottom, kitchen::Term::plateHeatCapacity}, 35000});
-        kitchen::put(p.field, {{kitchen::Face::bottom, kitchen::Term::plateFlux}, 20000});
-        kitchen::put(p.field, {{kitchen::Face::bottom, kitchen::Term::plateLoss}, 23});
+        kitchen::put(p.last().field, {{kitchen::Face::bottom, kitchen::Term::plate}, C(celsius)});
+        kitchen::put(p.last().field, {{kitchen::Face::bottom, kitchen::Term::contact}, 400});
+        kitchen::put(p.last().field,
+                     {{kitchen::Face::bottom, kitchen::Term::plateHeatCapacity}, 35000});
+        kitchen::put(p.last().field, {{kitchen::Face::bottom, kitchen::Term::plateFlux}, 20000});
+        kitchen::put(p.last().field, {{kitchen::Face::bottom, kitchen::Term::plateLoss}, 23});
         const auto o = cookFor(steak(), p, minutes * 60, kFull, tablesFor(steak().food, 101325));
         return o->darker();
     };
@@ -123,7 +124,7 @@ TEST(CookFor, BrowningInAPanMatchesTheCheckValues) {
 TEST(CookFor, ABathTakesAsLongAsBaldwinsTable) {
     for (const auto& [mm, minutes] :
          {std::pair{25.0, 75.0}, {30.0, 90.0}, {40.0, 150.0}, {50.0, 210.0}}) {
-        FoodPiece piece = steak(mm / 1000);
+        recipe::FoodPiece piece = steak(mm / 1000);
         piece.startK = C(5);
         Programme bath = typical(kitchen::ApplianceKind::waterBath, "bath=55C");
         const auto t = timeToReach(piece, bath, C(54.5), kFull, tablesFor(piece.food, 101325));
@@ -137,11 +138,11 @@ TEST(CookFor, NakedCoalsBrownInMinutesAndCharWhatIsForgotten) {
     const auto over = [](double view, double minutes) {
         Programme p;
         using kitchen::Face, kitchen::Term;
-        put(p.field, {{Face::all, Term::air}, C(60)});
-        put(p.field, {{Face::all, Term::hAir}, 15});
-        put(p.field, {{Face::all, Term::vapour}, 1500});
-        put(p.field, {{Face::bottom, Term::radiant}, C(700)});
-        put(p.field, {{Face::bottom, Term::view}, view});
+        kitchen::put(p.last().field, {{Face::all, Term::air}, C(60)});
+        kitchen::put(p.last().field, {{Face::all, Term::hAir}, 15});
+        kitchen::put(p.last().field, {{Face::all, Term::vapour}, 1500});
+        kitchen::put(p.last().field, {{Face::bottom, Term::radiant}, C(700)});
+        kitchen::put(p.last().field, {{Face::bottom, Term::view}, view});
         return cookFor(steak(), p, minutes * 60, kFull, tablesFor(steak().food, 101325))->darker();
     };
     EXPECT_LT(over(0.4, 1), 0.25);
@@ -158,7 +159,7 @@ TEST(CookFor, NakedCoalsBrownInMinutesAndCharWhatIsForgotten) {
 TEST(CookFor, BrowningUnderAirMatchesTheCheckValues) {
     const auto oven = [](kitchen::ApplianceKind kind, const char* setting, double minutes,
                          double mm, const char* what) {
-        FoodPiece piece = steak(mm / 1000);
+        recipe::FoodPiece piece = steak(mm / 1000);
         piece.food = *food::findFood(what);
         const auto o = cookFor(piece, typical(kind, setting), minutes * 60, kFull,
                                tablesFor(piece.food, 101325));

@@ -14,7 +14,7 @@ using namespace dynamet;
 using namespace dynamet::cook;
 using namespace dynamet::cook::testing;
 
-Simulation simulationOf(const FoodPiece& piece, const Programme& programme) {
+Simulation simulationOf(const recipe::FoodPiece& piece, const Programme& programme) {
     const Tables tables = tablesFor(piece.food, 101325);
     return *Simulation::create(piece, programme, kFull, tables.material, tables.vapour);
 }
@@ -33,9 +33,9 @@ void expectSame(const Simulation::Moment& a, const Simulation::Moment& b) {
 class Defect101 : public ::testing::TestWithParam<const char*> {};
 
 TEST_P(Defect101, RestoreAndAdvanceIsAStraightRunToTheLastBit) {
-    FoodPiece piece = slabOf(GetParam(), 24, 5);
+    recipe::FoodPiece piece = slabOf(GetParam(), 24, 5);
     Programme programme;
-    programme.field = ovenField(180, 15, 2500);
+    programme.last().field = ovenField(180, 15, 2500);
     Simulation simulation = simulationOf(piece, programme);
     std::vector<Simulation::Moment> kept;
     ASSERT_TRUE(simulation

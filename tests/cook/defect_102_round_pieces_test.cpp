@@ -39,8 +39,8 @@ kitchen::HeatField usualField(kitchen::ApplianceKind kind, const std::string& zo
     return field.value_or(kitchen::HeatField{});
 }
 
-FoodPiece usualPiece(const food::Food& food) {
-    FoodPiece piece;
+recipe::FoodPiece usualPiece(const food::Food& food) {
+    recipe::FoodPiece piece;
     piece.food = food;
     piece.shape = *heat::shapeOf(food.shape);
     piece.thicknessM = food.thicknessM;
@@ -69,11 +69,11 @@ TEST_P(EveryKind, WarmsEveryFoodAndNoneBeyondWhatHeatsIt) {
     const auto appliance = *kitchen::typicalAppliance(GetParam());
     for (const kitchen::Zone& zone : appliance.zones) {
         Programme programme;
-        programme.field = usualField(GetParam(), zone.name, site);
-        programme.site = site;
-        const double hottest = hottestSourceK(programme.field, site.ambient.kelvin());
+        programme.last().field = usualField(GetParam(), zone.name, site);
+        programme.last().site = site;
+        const double hottest = hottestSourceK(programme.last().field, site.ambient.kelvin());
         for (const food::Food& food : food::shippedFoods()) {
-            const FoodPiece piece = usualPiece(food);
+            const recipe::FoodPiece piece = usualPiece(food);
             const Tables tables = tablesFor(food, 101325);
             auto simulation =
                 *Simulation::create(piece, programme, kQuick, tables.material, tables.vapour);
@@ -119,13 +119,14 @@ TEST(RoundContact, FatInTheWedgeHelpsAndAThickerPieceTouchesLess) {
 // A sausage in a frying pan takes 10 to 20 minutes, rolled (common practice, no source).
 TEST(Defect102, ASausageInAPanIsDoneInItsUsualTime) {
     const kitchen::Site site;
-    FoodPiece piece = usualPiece(*food::findFood("pork-sausage"));
+    recipe::FoodPiece piece = usualPiece(*food::findFood("pork-sausage"));
     piece.fat = "sunflower";
     Programme programme;
-    programme.field = usualField(kitchen::ApplianceKind::gasHob, "pan", site);
-    put(programme.field, {{Face::bottom, Term::plate}, Temperature::celsius(180).kelvin()});
-    put(programme.field, {{Face::bottom, Term::plateSet}, Temperature::celsius(180).kelvin()});
-    programme.site = site;
+    programme.last().field = usualField(kitchen::ApplianceKind::gasHob, "pan", site);
+    put(programme.last().field, {{Face::bottom, Term::plate}, Temperature::celsius(180).kelvin()});
+    put(programme.last().field,
+        {{Face::bottom, Term::plateSet}, Temperature::celsius(180).kelvin()});
+    programme.last().site = site;
     const Tables tables = tablesFor(piece.food, 101325);
     const auto done = cookTo(piece, programme, {345.15, food::ReadAt::peak}, kFull, tables);
     ASSERT_TRUE(done.has_value()) << done.error().message;

@@ -15,17 +15,17 @@ using namespace dynamet::cook;
 using namespace dynamet::cook::testing;
 using kitchen::Face, kitchen::Term;
 
-FoodPiece beef(double mm, double startC = 5) {
+recipe::FoodPiece beef(double mm, double startC = 5) {
     return slabOf("beef-lean", mm, startC);
 }
 
 Programme oven(double celsius, double h, double vapourPa = 2500) {
     Programme p;
-    p.field = ovenField(celsius, h, vapourPa);
+    p.last().field = ovenField(celsius, h, vapourPa);
     return p;
 }
 
-double minutes(const FoodPiece& piece, const Programme& programme, double coreC) {
+double minutes(const recipe::FoodPiece& piece, const Programme& programme, double coreC) {
     return timeToReach(piece, programme, C(coreC), kFull, tablesFor(piece.food, 101325))
                .value_or(NAN) /
            60;
@@ -63,8 +63,8 @@ double thicknessExponent(const Programme& p, double coreC) {
 TEST(Sensitivity, TimeGoesWithThicknessToThePowerOfItsHeat) {
     EXPECT_NEAR(thicknessExponent(oven(175, 12), 57), 1.2, 0.25);
     Programme bath;
-    put(bath.field, {{Face::all, Term::liquid}, C(57)});
-    put(bath.field, {{Face::all, Term::hLiquid}, 100});
+    kitchen::put(bath.last().field, {{Face::all, Term::liquid}, C(57)});
+    kitchen::put(bath.last().field, {{Face::all, Term::hLiquid}, 100});
     EXPECT_NEAR(thicknessExponent(bath, 55), 1.6, 0.25);
 }
 
@@ -92,7 +92,7 @@ TEST(CarryOver, GrowsWithTheHeatOfTheOven) {
     double before = 0;
     for (const auto& [celsius, expected] :
          {std::pair{107.0, 1.6}, {135.0, 3.0}, {177.0, 6.0}, {204.0, 8.0}}) {
-        const FoodPiece piece = beef(45);
+        const recipe::FoodPiece piece = beef(45);
         const auto o = cookTo(piece, oven(celsius, 10), {C(48), food::ReadAt::pull}, kFull,
                               tablesFor(piece.food, 101325));
         ASSERT_TRUE(o.has_value());
@@ -106,7 +106,7 @@ TEST(CarryOver, GrowsWithTheHeatOfTheOven) {
 // Rim (share of the section past 62 °C): 135 °C oven 7 %, 204 °C 42 %, fan with h 50 74 %.
 TEST(Rim, SeparatesTheAppliances) {
     const auto rim = [](const Programme& p) {
-        const FoodPiece piece = beef(38);
+        const recipe::FoodPiece piece = beef(38);
         return cookTo(piece, p, {C(56)}, kFull, tablesFor(piece.food, 101325))->rimShare;
     };
     EXPECT_LT(rim(oven(135, 10)), 0.2);

@@ -12,8 +12,8 @@ constexpr double C(double celsius) {
 }
 
 /// A slab of a shipped food.
-inline FoodPiece slabOf(const char* food, double mm, double startC) {
-    FoodPiece piece;
+inline recipe::FoodPiece slabOf(const char* food, double mm, double startC) {
+    recipe::FoodPiece piece;
     piece.food = *food::findFood(food);
     piece.thicknessM = mm / 1000;
     piece.startK = C(startC);

@@ -17,7 +17,7 @@ using namespace dynamet::cook;
 using namespace dynamet::cook::testing;
 using kitchen::Face, kitchen::Term;
 
-FoodPiece piece(double mm, const char* food = "beef-lean") {
+recipe::FoodPiece piece(double mm, const char* food = "beef-lean") {
     return slabOf(food, mm, 6);
 }
 
@@ -38,19 +38,31 @@ kitchen::HeatField pan(double celsius) {
     return f;
 }
 
-Tables tables(const FoodPiece& p) {
+Tables tables(const recipe::FoodPiece& p) {
     return tablesFor(p.food, 101325);
 }
 
-Outcome cooked(const FoodPiece& p, const Programme& programme, CookTarget target) {
+Outcome cooked(const recipe::FoodPiece& p, const Programme& programme, CookTarget target) {
     const auto o = cookTo(p, programme, target, kFull, tables(p));
     EXPECT_TRUE(o.has_value()) << o.error().message;
     return o.value_or(Outcome{});
 }
 
+/// Puts a stage before the last one.
+void putBefore(Programme& programme, const kitchen::HeatField& field, Turning turning,
+               recipe::StageEnd end, double waitS = 0, bool edgesDown = false) {
+    Stage stage;
+    stage.field = field;
+    stage.turning = turning;
+    stage.written.end = end;
+    stage.written.waitS = waitS;
+    stage.written.edgesDown = edgesDown;
+    programme.stages.insert(programme.stages.end() - 1, stage);
+}
+
 Programme straight(const kitchen::HeatField& field) {
     Programme p;
-    p.field = field;
+    p.last().field = field;
     return p;
 }
 
@@ -58,12 +70,12 @@ Programme straight(const kitchen::HeatField& field) {
 // source).
 TEST(Stages, AReverseSearIsEvenerThanAHotOvenAndBrownerThanASlowOne) {
     Programme reverse = straight(pan(250));
-    reverse.turning = Turning::once;
-    reverse.before.push_back({oven(110), {}, Turning::never, std::nullopt, 0, C(45), false, 120});
+    reverse.last().turning = Turning::once;
+    putBefore(reverse, oven(110), Turning::never, {0, C(45)}, 120, false);
     const auto seared = cooked(piece(40), reverse, {C(56)});
     const auto slow = cooked(piece(40), straight(oven(110)), {C(56)});
     Programme panAlone = straight(pan(250));
-    panAlone.turning = Turning::once;
+    panAlone.last().turning = Turning::once;
     const auto hot = cooked(piece(40), panAlone, {C(56)});
     ASSERT_EQ(seared.stages.size(), 1u);
     EXPECT_NEAR(seared.stages[0].leaveK, C(45), 0.5);
@@ -78,7 +90,7 @@ TEST(Stages, AReverseSearIsEvenerThanAHotOvenAndBrownerThanASlowOne) {
 // programme is cooked again by the clock.
 TEST(Stages, TurnAtHalfOfTheirOwnTimeAndStayThere) {
     Programme p = straight(oven(120));
-    p.before.push_back({pan(180), {}, Turning::once, std::nullopt, 0, C(30), false, 0});
+    putBefore(p, pan(180), Turning::once, {0, C(30)});
     const auto o = cooked(piece(30), p, {C(56)});
     ASSERT_EQ(o.stages.size(), 1u);
     EXPECT_NEAR(o.stages[0].turnS, o.stages[0].endS / 2, 0.03 * o.stages[0].endS);
@@ -91,7 +103,7 @@ TEST(Stages, TurnAtHalfOfTheirOwnTimeAndStayThere) {
 
 TEST(Stages, SayWhichOneNeverComesToWhereItIsLeft) {
     Programme p = straight(pan(220));
-    p.before.push_back({oven(45), {}, Turning::never, std::nullopt, 0, C(50), false, 0});
+    putBefore(p, oven(45), Turning::never, {0, C(50)});
     const auto o = cookTo(piece(30), p, {C(56)}, kQuick, tables(piece(30)));
     ASSERT_FALSE(o.has_value());
     EXPECT_NE(o.error().message.find("stage 1"), std::string::npos) << o.error().message;
@@ -108,7 +120,7 @@ TEST(Frying, BoilingHoldsTheFaceWhateverTheOil) {
         put(f, {{Face::all, Term::hLiquid}, 350});
         return f;
     };
-    FoodPiece p = slabOf("potato", 14, 20);
+    recipe::FoodPiece p = slabOf("potato", 14, 20);
     const auto o = cookFor(p, straight(oil(175)), 360, kFull, tables(p), true);
     ASSERT_TRUE(o.has_value());
     for (const Sample& sample : o->samples) {
@@ -136,15 +148,14 @@ TEST(Stages, AFallingFireBeginsWithItsStage) {
     kitchen::HeatField fire = ovenField(260, 20, 0);
     for (const Term term : {Term::air, Term::radiant})
         fire.curves.push_back({{Face::all, term}, {0, 1800}, {0, -160}, ""});
-    const FoodPiece p = piece(30);
+    const recipe::FoodPiece p = piece(30);
     const auto alone = cookFor(p, straight(fire), 900, kFull, tables(p));
     Programme later = straight(fire); // an hour in surroundings as cold as itself
-    later.before.push_back(
-        {ovenField(6, 5, 0), {}, Turning::never, std::nullopt, 3600, {}, false, 0});
+    putBefore(later, ovenField(6, 5, 0), Turning::never, {3600, {}});
     const auto after = cookLastFor(p, later, 900, kFull, tables(p));
     EXPECT_NEAR(after->pullK, alone->pullK, 0.1);
     Programme again = straight(fire);
-    again.before.push_back({fire, {}, Turning::never, std::nullopt, 450, {}, false, 0});
+    putBefore(again, fire, Turning::never, {450, {}});
     EXPECT_NEAR(cookLastFor(p, again, 450, kFull, tables(p))->pullK, alone->pullK, 0.1);
 }
 
@@ -155,8 +166,8 @@ TEST(Stages, ThePeakIsThatOfTheWholeCook) {
     put(bath, {{Face::all, Term::liquid}, C(58)});
     put(bath, {{Face::all, Term::hLiquid}, 300});
     Programme p = straight(pan(230));
-    p.turning = Turning::once;
-    p.before.push_back({bath, {}, Turning::never, std::nullopt, 0, C(57), false, 900});
+    p.last().turning = Turning::once;
+    putBefore(p, bath, Turning::never, {0, C(57)}, 900, false);
     const auto o = cookLastFor(piece(40), p, 60, kFull, tables(piece(40)));
     ASSERT_TRUE(o.has_value());
     EXPECT_GT(o->peakK, C(56.9));
@@ -169,24 +180,24 @@ TEST(Stages, ThePeakIsThatOfTheWholeCook) {
 }
 
 TEST(Stages, WaitingUnderFoilKeepsTheCoreRising) {
-    FoodPiece p = piece(40);
+    recipe::FoodPiece p = piece(40);
     Programme programme = straight(oven(60));
     programme.longestS = 1;
-    programme.before.push_back({oven(200), {}, Turning::never, std::nullopt, 1200, {}, false, 0});
+    putBefore(programme, oven(200), Turning::never, {1200, {}});
     const auto before = cookFor(p, programme, 0, kFull, tables(p));
-    programme.before[0].waitS = 300;
-    programme.before[0].waitTented = true;
+    programme.stages[0].written.waitS = 300;
+    programme.stages[0].written.waitTented = true;
     const auto after = cookFor(p, programme, 0, kFull, tables(p));
     EXPECT_GT(after->pullK, before->pullK + 2);
     EXPECT_NEAR(after->pullS - before->pullS, 300, 1);
 }
 
 TEST(Stages, EdgesOnThePlateBrownTheSides) {
-    FoodPiece p = piece(40);
+    recipe::FoodPiece p = piece(40);
     p.shape = heat::Shape::block;
     p.widthM = 0.08;
     Programme programme = straight(oven(100));
-    programme.before.push_back({pan(240), {}, Turning::never, std::nullopt, 180, {}, true, 0});
+    putBefore(programme, pan(240), Turning::never, {180, {}}, 0, true);
     const auto o = cookFor(p, programme, 200, kFull, tables(p));
     EXPECT_GT(o->browning[2], 5 * o->browning[0]);
     EXPECT_TRUE(o->hasFace[2]);
@@ -196,9 +207,9 @@ TEST(Stages, EdgesOnThePlateBrownTheSides) {
 // prototypes).
 TEST(Turning, OftenCarriesOverMoreThanOnce) {
     Programme programme = straight(pan(230));
-    programme.turning = Turning::once;
+    programme.last().turning = Turning::once;
     const auto once = cooked(piece(35), programme, {C(45), food::ReadAt::pull});
-    programme.turning = Turning::often;
+    programme.last().turning = Turning::often;
     const auto often = cooked(piece(35), programme, {C(45), food::ReadAt::pull});
     EXPECT_GT(often.peakK - often.pullK, once.peakK - once.pullK - 0.3);
     EXPECT_GT(once.peakK - once.pullK, 4);
@@ -206,7 +217,7 @@ TEST(Turning, OftenCarriesOverMoreThanOnce) {
 
 // Slow roasts hardly rise (common practice, no source); the pull is still solved to the peak.
 TEST(Rest, ASlowRoastHardlyRisesAndAHotOneDoes) {
-    FoodPiece joint = piece(80);
+    recipe::FoodPiece joint = piece(80);
     joint.shape = heat::Shape::block;
     joint.widthM = 0.11;
     const auto slow = cooked(joint, straight(oven(90)), {C(56)});
@@ -240,7 +251,7 @@ TEST(ReadAt, ThePlateIsReadAtTheEndOfTheShortestRest) {
 }
 
 TEST(FromFrozen, ACookStartsInTheFreezer) {
-    FoodPiece frozen = piece(30), cool = piece(30);
+    recipe::FoodPiece frozen = piece(30), cool = piece(30);
     frozen.startK = C(-18);
     const auto slow = cooked(frozen, straight(oven(180)), {C(60)});
     const auto quick = cooked(cool, straight(oven(180)), {C(60)});
@@ -252,17 +263,18 @@ TEST(FromFrozen, ACookStartsInTheFreezer) {
 // A dry face browns, a wet one steams; what dried on a rack browns sooner (common practice, no
 // source). Salted meat keeps more of its juice (common practice, no source).
 TEST(Surface, AWetFaceBrownsLaterAndADriedOneSooner) {
-    const auto at = [](SurfaceState surface, const kitchen::HeatField& heat, double seconds) {
-        FoodPiece p = piece(25);
+    const auto at = [](recipe::SurfaceState surface, const kitchen::HeatField& heat,
+                       double seconds) {
+        recipe::FoodPiece p = piece(25);
         p.surface = surface;
         return *cookFor(p, straight(heat), seconds, kFull, tables(p));
     };
-    const auto pale = [&](SurfaceState s) { return at(s, pan(230), 100).browning[0]; };
-    EXPECT_LT(pale(SurfaceState::wet), 0.92 * pale(SurfaceState::patted));
-    EXPECT_GT(pale(SurfaceState::dried), 1.1 * pale(SurfaceState::patted));
-    const auto roasted = at(SurfaceState::patted, oven(200), 1200);
-    const auto dried = at(SurfaceState::dried, oven(200), 1200);
-    const auto salted = at(SurfaceState::salted, oven(200), 1200);
+    const auto pale = [&](recipe::SurfaceState s) { return at(s, pan(230), 100).browning[0]; };
+    EXPECT_LT(pale(recipe::SurfaceState::wet), 0.92 * pale(recipe::SurfaceState::patted));
+    EXPECT_GT(pale(recipe::SurfaceState::dried), 1.1 * pale(recipe::SurfaceState::patted));
+    const auto roasted = at(recipe::SurfaceState::patted, oven(200), 1200);
+    const auto dried = at(recipe::SurfaceState::dried, oven(200), 1200);
+    const auto salted = at(recipe::SurfaceState::salted, oven(200), 1200);
     EXPECT_GT(dried.darker(), 1.2 * roasted.darker());
     EXPECT_LT(dried.evaporatedShare, roasted.evaporatedShare) << "what left before is not counted";
     EXPECT_NEAR(salted.darker(), dried.darker(), 1e-9);
@@ -270,23 +282,23 @@ TEST(Surface, AWetFaceBrownsLaterAndADriedOneSooner) {
 }
 
 TEST(FatCap, HoldsTheHeatBackAndKeepsTheWaterIn) {
-    FoodPiece lean = piece(40), capped = piece(40);
+    recipe::FoodPiece lean = piece(40), capped = piece(40);
     capped.fatCapM = 0.008;
     kitchen::HeatField bath;
     put(bath, {{Face::all, Term::liquid}, C(58)});
     put(bath, {{Face::all, Term::hLiquid}, 130});
-    const auto t = [&](const FoodPiece& p) {
+    const auto t = [&](const recipe::FoodPiece& p) {
         return *timeToReach(p, straight(bath), C(54), kFull, tables(p));
     };
     EXPECT_GT(t(capped), t(lean) * 1.01);
-    const auto lost = [&](const FoodPiece& p) {
+    const auto lost = [&](const recipe::FoodPiece& p) {
         return cookFor(p, straight(oven(180)), 1800, kFull, tables(p))->evaporatedShare;
     };
     EXPECT_LT(lost(capped), 0.8 * lost(lean));
 }
 
 TEST(Safety, KillsAreCountedAtTheColdestPlaceAndDangerFromTheTempering) {
-    FoodPiece p = piece(30, "chicken-breast");
+    recipe::FoodPiece p = piece(30, "chicken-breast");
     p.temperedS = 1800;
     const auto o = cooked(p, straight(oven(180)), {C(74)});
     ASSERT_EQ(o.kills.size(), 1u);
@@ -306,10 +318,10 @@ TEST(Seasoning, WhatRidesProudOfTheFaceTakesThePlatesTemperature) {
 }
 
 TEST(Fat, SmokesWhereThePlateIsHotterThanItsSmokePoint) {
-    FoodPiece butter = piece(25), avocado = piece(25);
+    recipe::FoodPiece butter = piece(25), avocado = piece(25);
     butter.fat = "butter";
     avocado.fat = "avocado";
-    const auto at = [](const FoodPiece& p) {
+    const auto at = [](const recipe::FoodPiece& p) {
         return cookFor(p, straight(pan(230)), 120, kFull, tables(p))->smokesFromS;
     };
     EXPECT_EQ(at(butter), 0);
@@ -319,7 +331,7 @@ TEST(Fat, SmokesWhereThePlateIsHotterThanItsSmokePoint) {
 // A pan that is not given time is colder the second time (common practice, no source).
 TEST(Rounds, FindThePlateAsTheLastOneLeftIt) {
     Programme programme = straight(pan(240));
-    programme.turning = Turning::once;
+    programme.last().turning = Turning::once;
     const auto rounds = cookRounds(piece(20), programme, {C(54)}, 3, 20, kFull, tables(piece(20)));
     ASSERT_TRUE(rounds.has_value()) << rounds.error().message;
     ASSERT_EQ(rounds->size(), 3u);
@@ -344,7 +356,7 @@ TEST(Rounds, AnEmptyPlateComesBackToWhereItsBurnerHoldsIt) {
 }
 
 TEST(Dough, IsDoneByItsCoreAndItsCrust) {
-    FoodPiece loaf = piece(90, "bread-dough");
+    recipe::FoodPiece loaf = piece(90, "bread-dough");
     loaf.shape = heat::Shape::block;
     loaf.widthM = 0.12;
     loaf.startK = C(25);
@@ -357,7 +369,7 @@ TEST(Dough, IsDoneByItsCoreAndItsCrust) {
 }
 
 TEST(Cut, ReadsTheSectionBetweenItsNodesAndMirrorsIt) {
-    FoodPiece p = piece(40);
+    recipe::FoodPiece p = piece(40);
     p.shape = heat::Shape::block;
     p.widthM = 0.1;
     const auto o = *cookFor(p, straight(oven(180)), 1500, kFull, tables(p), true);

@@ -91,21 +91,21 @@ Case caseOf(const json& fact) {
         stage.field = fieldOf(from);
         stage.site = siteOf(from);
         stage.turning = turningOf(from);
-        stage.endsAfterS = seconds(from, "minutes");
+        stage.written.end.afterS = seconds(from, "minutes");
         if (from.contains("to_C"))
-            stage.endsAtCoreK = from.at("to_C").get<double>() + kZeroCelsiusK;
+            stage.written.end.coreK = from.at("to_C").get<double>() + kZeroCelsiusK;
         if (stages[i + 1].value("turned", false)) { // laid over as the next stage begins
             stage.turning = cook::Turning::once;
-            stage.turnAtS = stage.endsAfterS - 0.5;
+            stage.turnAtS = stage.written.end.afterS - 0.5;
         }
-        stage.waitS = seconds(from, "wait_min");
-        stage.waitTented = from.value("wait_tented", false);
-        out.fixedS += stage.endsAfterS + stage.waitS;
-        out.programme.before.push_back(stage);
+        stage.written.waitS = seconds(from, "wait_min");
+        stage.written.waitTented = from.value("wait_tented", false);
+        out.fixedS += stage.written.end.afterS + stage.written.waitS;
+        out.programme.stages.insert(out.programme.stages.end() - 1, stage);
     }
     const json& last = stages.back();
-    out.programme.field = fieldOf(last);
-    out.programme.turning = turningOf(last);
+    out.programme.last().field = fieldOf(last);
+    out.programme.last().turning = turningOf(last);
     out.programme.longestS = 12 * 3600;
     out.fixedS = last.contains("minutes") ? out.fixedS + seconds(last, "minutes") : 0;
     if (last.contains("to_C"))
@@ -114,11 +114,11 @@ Case caseOf(const json& fact) {
     // What a plate loses to may be the oven around it; the rest is in an ordinary kitchen.
     if (last.contains("bottom") && last.at("bottom").contains("ambient_C")) {
         cook::Stage stage;
-        stage.field = out.programme.field;
+        stage.field = out.programme.last().field;
         stage.site = siteOf(last);
-        stage.turning = out.programme.turning;
-        stage.endsAfterS = seconds(last, "minutes");
-        out.programme.before.push_back(stage);
+        stage.turning = out.programme.last().turning;
+        stage.written.end.afterS = seconds(last, "minutes");
+        out.programme.stages.insert(out.programme.stages.end() - 1, stage);
     }
     return out;
 }
@@ -135,8 +135,8 @@ double predicted(const json& fact) {
             cook::timeToReach(c.piece, c.programme, kelvin(all ? "time_to_C" : "last_stage_to_C"),
                               cook::kFull, tables);
         double before = 0;
-        for (const cook::Stage& stage : c.programme.before)
-            before += stage.endsAfterS + stage.waitS;
+        for (const cook::Stage& stage : c.programme.beforeLast())
+            before += stage.written.end.afterS + stage.written.waitS;
         return t ? (*t - (all ? 0 : before)) / 60 : never;
     }
     if (ask.contains("core_after_rest_min"))

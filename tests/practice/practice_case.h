@@ -12,7 +12,7 @@
 namespace practice {
 
 struct Case {
-    dynamet::cook::FoodPiece piece;
+    dynamet::recipe::FoodPiece piece;
     dynamet::cook::Programme programme;
     double fixedS = 0;  ///< length of all stages together; 0 = as long as it takes
     double pullAtK = 0; ///< the last stage ends when the core is here; 0 = otherwise

@@ -18,7 +18,7 @@ using enum kitchen::ApplianceKind;
 
 std::string why(const char* food, kitchen::ApplianceKind kind, double goalC = 60,
                 bool direct = false) {
-    cook::FoodPiece piece;
+    recipe::FoodPiece piece;
     piece.food = *food::findFood(food);
     piece.thicknessM = piece.food.thicknessM;
     const auto appliance = *kitchen::typicalAppliance(kind);
@@ -54,9 +54,9 @@ TEST(Holding, WhatCooksDoIsNot) {
 
 TEST(Holding, ThinFoodGoesByTimeAndColour) {
     Request r = roastRequest();
-    r.piece.food = *food::findFood("bacon");
-    r.piece.thicknessM = 0.003;
-    r.goal = {C(71), food::ReadAt::peak, C(69), C(74), "well done"};
+    r.recipe.piece.food = *food::findFood("bacon");
+    r.recipe.piece.thicknessM = 0.003;
+    r.recipe.goal = {C(71), food::ReadAt::peak, C(69), C(74), "well done"};
     const auto prepared = prepare(r);
     ASSERT_TRUE(prepared.has_value()) << prepared.error().message;
     for (const Target& target : prepared->targets) {
@@ -70,10 +70,10 @@ TEST(Holding, ThinFoodGoesByTimeAndColour) {
 // Ninety minutes in a hot oven end where water boils: no core tells when a potato is done.
 TEST(Holding, WhereTheCoreStandsStillNoTimeIsMadeUp) {
     Request r = roastRequest();
-    r.piece.food = *food::findFood("potato");
-    r.piece.shape = heat::Shape::sphere;
-    r.piece.thicknessM = 0.05;
-    r.lastForS = 5400;
+    r.recipe.piece.food = *food::findFood("potato");
+    r.recipe.piece.shape = heat::Shape::sphere;
+    r.recipe.piece.thicknessM = 0.05;
+    r.recipe.last().end.afterS = 5400;
     const auto prepared = prepare(r);
     ASSERT_TRUE(prepared.has_value()) << prepared.error().message;
     for (const Target& target : prepared->targets) {
@@ -99,7 +99,7 @@ TEST(OwnPlace, TheRecipeStandsAsItWasWritten) {
     const auto prepared = prepare(r);
     ASSERT_TRUE(prepared.has_value());
     const Row own = solveRow(*prepared, prepared->targets.front());
-    EXPECT_EQ(own.instruction.setting, r.reference.setting);
+    EXPECT_EQ(own.instruction.setting, r.recipe.last().place.setting);
     EXPECT_NEAR(own.outcome.pullS, prepared->outcome.pullS, 0.02 * prepared->outcome.pullS);
 }
 

@@ -38,11 +38,11 @@ cook::Programme programmeOf(const Case& c) {
     pan.massKg = 2;
     place.vessel = pan;
     cook::Programme programme;
-    programme.field = *kitchen::ratedField(
+    programme.last().field = *kitchen::ratedField(
         appliance, *kitchen::parseSetting(appliance.controls, c.setting), place, {});
-    for (kitchen::FieldNumber& n : programme.field.numbers)
+    for (kitchen::FieldNumber& n : programme.last().field.numbers)
         n.u *= c.uScale;
-    for (auto& covariance : programme.field.covariances)
+    for (auto& covariance : programme.last().field.covariances)
         covariance.covariance *= c.uScale * c.uScale;
     return programme;
 }
@@ -83,7 +83,7 @@ class AgainstMonteCarlo : public ::testing::TestWithParam<Case> {};
 
 TEST_P(AgainstMonteCarlo, BothEndsAgreeToATenthOfTheWidth) {
     const Case& c = GetParam();
-    cook::FoodPiece piece;
+    recipe::FoodPiece piece;
     piece.food = *food::findFood(c.food);
     piece.thicknessM = c.thicknessM;
     piece.startK = C(6);

@@ -19,7 +19,7 @@ using namespace dynamet::translate::testing;
 
 constexpr double kMin = 60;
 
-Reference placeOf(const kitchen::Kitchen& k, const char* id, const char* setting) {
+recipe::Place placeOf(const kitchen::Kitchen& k, const char* id, const char* setting) {
     const auto& a = *findAppliance(k, id);
     return {id, *kitchen::parseSetting(a.controls, setting), a.zones.front().name,
             isHob(a.kind) ? "pan" : ""};
@@ -28,14 +28,15 @@ Reference placeOf(const kitchen::Kitchen& k, const char* id, const char* setting
 /// Low in the still oven, a wait, then the pan.
 Request reverseSear() {
     Request r = roastRequest();
-    r.piece.food = *food::findFood("beef-lean");
-    r.goal = {C(56), food::ReadAt::peak, C(54), C(58), "pink"};
-    WrittenStage low;
+    r.recipe.piece.food = *food::findFood("beef-lean");
+    r.recipe.goal = {C(56), food::ReadAt::peak, C(54), C(58), "pink"};
+    recipe::Stage low;
     low.place = placeOf(r.kitchen, "still", "oven=120C");
-    low.endsAtCoreK = C(48);
+    low.end.coreK = C(48);
     low.waitS = 3 * kMin;
-    r.before = {low};
-    r.reference = placeOf(r.kitchen, "hob", "level=5;preheat=200C");
+    recipe::Stage sear;
+    sear.place = placeOf(r.kitchen, "hob", "level=5;preheat=200C");
+    r.recipe.stages = {low, sear};
     return r;
 }
 
@@ -46,11 +47,11 @@ Request bathThenSear() {
     bath.id = bath.name = "bath";
     bath.siteId = "home";
     r.kitchen.appliances.push_back(bath);
-    WrittenStage& stage = r.before.front();
+    recipe::Stage& stage = r.recipe.stages.front();
     stage.place = placeOf(r.kitchen, "bath", "bath=57C");
-    stage.endsAtCoreK = C(55);
+    stage.end.coreK = C(55);
     stage.waitS = 2 * kMin;
-    r.lastForS = 3 * kMin;
+    r.recipe.last().end.afterS = 3 * kMin;
     return r;
 }
 
@@ -130,7 +131,7 @@ TEST(RecipeStages, TheWindowNamesWhoseHeatIsUncertain) {
     Request r = reverseSear();
     r.moved = 1;
     const Prepared p = prepared(r);
-    const auto inputs = inputsOf(p.programme, r.spread, r.piece);
+    const auto inputs = inputsOf(p.programme, r.spread, r.recipe.piece);
     const auto has = [&](const char* name) {
         return std::count_if(inputs.begin(), inputs.end(),
                              [&](const Input& i) { return i.name == name; });
@@ -140,17 +141,18 @@ TEST(RecipeStages, TheWindowNamesWhoseHeatIsUncertain) {
     EXPECT_EQ(has("thickness"), 1);
     // Twice on one appliance: one error, shared.
     Request twice = r;
-    twice.before.push_back(twice.before.front());
-    twice.before.back().endsAtCoreK = C(50);
+    auto& stages = twice.recipe.stages;
+    stages.insert(stages.begin() + 1, stages.front());
+    stages[1].end.coreK = C(50);
     const auto programme = writtenProgramme(twice);
     ASSERT_TRUE(programme.has_value());
-    EXPECT_EQ(inputsOf(*programme, r.spread, r.piece).size(), inputs.size());
+    EXPECT_EQ(inputsOf(*programme, r.spread, r.recipe.piece).size(), inputs.size());
     std::vector<double> z(inputs.size(), 0);
     z[0] = 1;
-    const auto s = shifted(r.piece, *programme, inputs, z);
-    EXPECT_NE(s.programme.before[0].field, programme->before[0].field);
-    EXPECT_EQ(s.programme.before[0].field, s.programme.before[1].field);
-    EXPECT_EQ(s.programme.field, programme->field);
+    const auto s = shifted(r.recipe.piece, *programme, inputs, z);
+    EXPECT_NE(s.programme.stages[0].field, programme->stages[0].field);
+    EXPECT_EQ(s.programme.stages[0].field, s.programme.stages[1].field);
+    EXPECT_EQ(s.programme.last().field, programme->last().field);
 }
 
 TEST(RecipeStages, ASearByTheClockSetsTheGoalAndTheBathIsWatched) {
@@ -158,8 +160,8 @@ TEST(RecipeStages, ASearByTheClockSetsTheGoalAndTheBathIsWatched) {
     r.moved = 1;
     const Prepared p = prepared(r);
     EXPECT_NEAR(p.outcome.pullS - p.outcome.lastStartS, 3 * kMin, 1e-6);
-    EXPECT_DOUBLE_EQ(p.request.goal.coreK, p.outcome.peakK);
-    EXPECT_NEAR(p.request.goal.bandHighK - p.request.goal.bandLowK, 4, 1e-9);
+    EXPECT_DOUBLE_EQ(p.request.recipe.goal.coreK, p.outcome.peakK);
+    EXPECT_NEAR(p.request.recipe.goal.bandHighK - p.request.recipe.goal.bandLowK, 4, 1e-9);
     const Row row = rowFor(p, "hob");
     ASSERT_TRUE(row.reached) << row.reason;
     EXPECT_DOUBLE_EQ(row.instruction.stageS, 3 * kMin);
@@ -197,8 +199,8 @@ TEST(RecipeStages, TheTimeOfASearIsFoundForTheSameCrust) {
 
 TEST(RecipeStages, WithoutAProbeAllGoesByTheClock) {
     Request r = bathThenSear();
-    r.before[0].endsAtCoreK.reset();
-    r.before[0].endsAfterS = 90 * kMin;
+    r.recipe.stages[0].end.coreK.reset();
+    r.recipe.stages[0].end.afterS = 90 * kMin;
     r.moved = 1;
     const Prepared p = prepared(r);
     const Row row = rowFor(p, "hob");
@@ -211,7 +213,7 @@ TEST(RecipeStages, WithoutAProbeAllGoesByTheClock) {
 // The simplest recipe of all, "so long at so much": what it gives is what the others must give.
 TEST(RecipeStages, ASingleStageByTheClockIsCarriedOverByWhatItGives) {
     Request r = roastRequest();
-    r.lastForS = 40 * kMin;
+    r.recipe.last().end.afterS = 40 * kMin;
     const Prepared p = prepared(r);
     const Row row = rowFor(p, "fan");
     ASSERT_TRUE(row.reached) << row.reason;
@@ -219,7 +221,7 @@ TEST(RecipeStages, ASingleStageByTheClockIsCarriedOverByWhatItGives) {
     EXPECT_EQ(row.watched, std::optional<std::size_t>(0));
     EXPECT_TRUE(row.rule.has_value());
     Request thicker = r;
-    thicker.piece.thicknessM *= 1.2;
+    thicker.recipe.piece.thicknessM *= 1.2;
     EXPECT_LT(prepared(thicker).outcome.peakK, p.outcome.peakK - 3);
 }
 
@@ -227,9 +229,9 @@ TEST(RecipeStages, ASingleStageByTheClockIsCarriedOverByWhatItGives) {
 // source). The lid goes with the stage to other grills, and an oven has none.
 TEST(RecipeStages, AnOpenLidGoesWithTheRecipe) {
     Request r = roastRequest();
-    r.reference = placeOf(r.kitchen, "grill", "burners=high/high/high;lid=closed");
+    r.recipe.last().place = placeOf(r.kitchen, "grill", "burners=high/high/high;lid=closed");
     const Prepared closed = prepared(r);
-    r.reference.lidOpen = true;
+    r.recipe.last().place.lidOpen = true;
     const Prepared open = prepared(r);
     EXPECT_GT(open.outcome.pullS, 1.15 * closed.outcome.pullS);
     const Row own = rowFor(open, "grill");
@@ -268,21 +270,21 @@ TEST(RecipeStages, AWindowThroughStagesAgreesWithSampling) {
               {kitchen::Term::hAir, 12.0, 0.4},
               {kitchen::Term::radiant, C(setting[6] == '1' ? 110 : 130), 2.0}})
             rate(r.kitchen, "still", setting, term, value, u);
-    r.piece.food.waterU = 0.005;
+    r.recipe.piece.food.waterU = 0.005;
     r.spread = {0.02, 1, 0.1, 0.02};
     const Prepared p = prepared(r);
     cook::Programme fixed = cook::withFixedTurn(p.programme, p.outcome);
-    for (kitchen::FieldNumber& n : fixed.field.numbers)
+    for (kitchen::FieldNumber& n : fixed.last().field.numbers)
         n.u *= 0.3;
-    for (auto& c : fixed.field.covariances)
+    for (auto& c : fixed.last().field.covariances)
         c.covariance *= 0.09;
     const WindowInput input{
-        &p.request.piece, &fixed, p.outcome.pullK, std::nullopt, r.spread, p.tables, 1, 512};
+        &p.request.recipe.piece, &fixed, p.outcome.pullK, std::nullopt, r.spread, p.tables, 1, 512};
     long solves = 0;
     const auto window = windowOf(input, solves);
     ASSERT_TRUE(window.has_value()) << window.error().message;
     ASSERT_FALSE(window->sampled) << window->lnSd;
-    const auto inputs = inputsOf(fixed, r.spread, p.request.piece);
+    const auto inputs = inputsOf(fixed, r.spread, p.request.recipe.piece);
     const auto factor = choleskyOf(correlationsOf(inputs, fixed), inputs.size());
     std::mt19937_64 random(7);
     std::normal_distribution<double> normal;
@@ -294,7 +296,7 @@ TEST(RecipeStages, AWindowThroughStagesAgreesWithSampling) {
         for (std::size_t i = 0; i < z.size(); ++i)
             for (std::size_t j = 0; j <= i; ++j)
                 z[i] += factor[i * z.size() + j] * free[j];
-        const Shifted s = shifted(p.request.piece, fixed, inputs, z);
+        const Shifted s = shifted(p.request.recipe.piece, fixed, inputs, z);
         cook::Tables tables = p.tables;
         if (s.composition)
             tables.material =

@@ -19,12 +19,12 @@ using namespace dynamet::translate::testing;
 /// A steak in the pan of the small kitchen.
 Request panRequest() {
     Request r = roastRequest();
-    r.piece.food = *food::findFood("beef-lean");
-    r.piece.thicknessM = 0.025;
+    r.recipe.piece.food = *food::findFood("beef-lean");
+    r.recipe.piece.thicknessM = 0.025;
     const auto& hob = *findAppliance(r.kitchen, "hob");
-    r.reference = {"hob", *kitchen::parseSetting(hob.controls, "level=6;preheat=240C"), "pan",
-                   "pan"};
-    r.goal = {C(56), food::ReadAt::peak, C(54), C(58), "medium rare"};
+    r.recipe.last().place = {"hob", *kitchen::parseSetting(hob.controls, "level=6;preheat=240C"),
+                             "pan", "pan"};
+    r.recipe.goal = {C(56), food::ReadAt::peak, C(54), C(58), "medium rare"};
     return r;
 }
 
@@ -35,7 +35,7 @@ Prepared prepared(const Request& request) {
 }
 
 Row ownRow(const Prepared& p) {
-    return solveRowAt(p, p.targets.front(), p.request.reference.setting);
+    return solveRowAt(p, p.targets.front(), p.request.recipe.last().place.setting);
 }
 
 bool warns(const Row& row, const std::string& code) {
@@ -48,8 +48,8 @@ TEST(Schools, TurnOftenAndTentedRestChangeTheCook) {
     often.schools["turning"] = "often";
     tented.schools["rest"] = "tented";
     const auto a = prepared(once), b = prepared(often), c = prepared(tented);
-    EXPECT_EQ(a.programme.turning, cook::Turning::once);
-    EXPECT_EQ(b.programme.turning, cook::Turning::often);
+    EXPECT_EQ(a.programme.last().turning, cook::Turning::once);
+    EXPECT_EQ(b.programme.last().turning, cook::Turning::often);
     EXPECT_LT(b.outcome.rimM, a.outcome.rimM) << "turning often leaves a thinner rim";
     EXPECT_LT(c.outcome.pullK, a.outcome.pullK) << "under foil it rises more";
 }
@@ -59,7 +59,8 @@ TEST(Schools, PressingTouchesBetterAndNoOilWorse) {
         Request r = panRequest();
         r.schools[school] = side;
         const auto p = prepared(r);
-        return seenBy(p.programme.field, kitchen::Face::bottom, kitchen::Term::contact)->value;
+        return seenBy(p.programme.last().field, kitchen::Face::bottom, kitchen::Term::contact)
+            ->value;
     };
     const double usual = contact("pressing", "leave");
     EXPECT_NEAR(contact("pressing", "press") / usual, 1.3, 1e-9);
@@ -77,13 +78,13 @@ TEST(Schools, EveryQuestionIsNamedInTheWords) {
 TEST(Warnings, ScorchingSugarAndSmokingButterAreSaid) {
     Request r = panRequest();
     EXPECT_FALSE(warns(ownRow(prepared(r)), "seasoning_scorches"));
-    r.piece.seasonings = {"sugar", "herbs"};
-    r.piece.fat = "butter";
+    r.recipe.piece.seasonings = {"sugar", "herbs"};
+    r.recipe.piece.fat = "butter";
     const Row row = ownRow(prepared(r));
     EXPECT_TRUE(warns(row, "seasoning_scorches"));
     EXPECT_TRUE(warns(row, "fat_smokes"));
-    r.piece.seasonings.clear();
-    r.piece.fat = "avocado";
+    r.recipe.piece.seasonings.clear();
+    r.recipe.piece.fat = "avocado";
     EXPECT_FALSE(warns(ownRow(prepared(r)), "fat_smokes"));
 }
 
@@ -91,13 +92,13 @@ TEST(Schools, SaltingAheadDriesTheFaceUnlessTheRecipeSaysWet) {
     Request before = panRequest(), ahead = panRequest();
     ahead.schools["salting"] = "ahead";
     EXPECT_GT(prepared(ahead).outcome.darker(), 1.05 * prepared(before).outcome.darker());
-    ahead.piece.surface = cook::SurfaceState::wet;
-    EXPECT_EQ(prepared(ahead).request.piece.surface, cook::SurfaceState::wet);
+    ahead.recipe.piece.surface = recipe::SurfaceState::wet;
+    EXPECT_EQ(prepared(ahead).request.recipe.piece.surface, recipe::SurfaceState::wet);
 }
 
 TEST(Schools, AFatThatSmokesIsAnsweredByTheBooksSide) {
     Request r = panRequest();
-    r.piece.fat = "butter";
+    r.recipe.piece.fat = "butter";
     const auto said = [&](const char* side) {
         r.schools["fat"] = side;
         for (const Warning& w : ownRow(prepared(r)).warnings)
@@ -112,7 +113,7 @@ TEST(Schools, AFatThatSmokesIsAnsweredByTheBooksSide) {
 
 TEST(Companions, ThinnerPiecesComeFirstAndEarlier) {
     Request r = panRequest();
-    r.piece.othersM = {0.035, 0.018};
+    r.recipe.piece.othersM = {0.035, 0.018};
     const auto p = prepared(r);
     const auto lines = companionLines(p, ownRow(p), false);
     ASSERT_EQ(lines.size(), 2u);
@@ -123,7 +124,7 @@ TEST(Companions, ThinnerPiecesComeFirstAndEarlier) {
 TEST(Rounds, AreSaidWithThePlatesTemperature) {
     Request r = panRequest();
     EXPECT_TRUE(roundLines(prepared(r), ownRow(prepared(r))).empty());
-    r.piece.rounds = 2;
+    r.recipe.piece.rounds = 2;
     const auto p = prepared(r);
     const auto lines = roundLines(p, ownRow(p));
     ASSERT_EQ(lines.size(), 1u);
@@ -133,7 +134,7 @@ TEST(Rounds, AreSaidWithThePlatesTemperature) {
 TEST(Goal, OfALevelIsTheMiddleOfItsBandReadWhenTheScaleSays) {
     const auto& line = food::shippedScales()[1];
     const auto level = levelsOf(line, "beef")[1];
-    const Goal goal = goalOf(line, level);
+    const recipe::Goal goal = recipe::goalOf(line, level);
     EXPECT_EQ(goal.readAt, food::ReadAt::pull);
     EXPECT_NEAR(goal.coreK, (level.lowK + level.highK) / 2, 1e-9);
     EXPECT_NE(goal.words.find(line.name), std::string::npos);

@@ -40,12 +40,13 @@ inline kitchen::Kitchen smallKitchen() {
 inline Request roastRequest() {
     Request r;
     r.kitchen = smallKitchen();
-    r.piece.food = *food::findFood("pork-loin");
-    r.piece.thicknessM = 0.04;
-    r.piece.startK = C(6);
+    r.recipe.piece.food = *food::findFood("pork-loin");
+    r.recipe.piece.thicknessM = 0.04;
+    r.recipe.piece.startK = C(6);
     const auto& still = r.kitchen.appliances.front();
-    r.reference = {"still", *kitchen::parseSetting(still.controls, "oven=180C"), "middle", ""};
-    r.goal = {C(64), food::ReadAt::peak, C(62), C(67), "juicy"};
+    r.recipe.last().place = {"still", *kitchen::parseSetting(still.controls, "oven=180C"), "middle",
+                             ""};
+    r.recipe.goal = {C(64), food::ReadAt::peak, C(62), C(67), "juicy"};
     return r;
 }
 

@@ -96,19 +96,19 @@ TEST(Translate, AnAssumedOvenHasAWideWindowAndARatedOneANarrowerOne) {
 double lnSdWith(double uFactor) {
     Request request = roastRequest();
     request.spread = {0, 0, 0, 0};
-    request.piece.food.waterU = 0;
+    request.recipe.piece.food.waterU = 0;
     rate(request.kitchen, "fan", "oven=160C", kitchen::Term::air, C(160), 3 * uFactor);
     const Prepared p = prepared(request);
     const auto& fan = *findAppliance(request.kitchen, "fan");
     auto programme = programmeFor(request, {"fan", "middle", ""},
                                   *kitchen::parseSetting(fan.controls, "oven=160C"));
-    for (auto& n : programme->field.numbers)
+    for (auto& n : programme->last().field.numbers)
         if (n.key.term != kitchen::Term::air)
             n.u = 0;
-    programme->field.covariances.clear();
+    programme->last().field.covariances.clear();
     long solves = 0;
-    const auto window =
-        windowOf({&request.piece, &*programme, C(60), C(70), request.spread, p.tables, 7}, solves);
+    const auto window = windowOf(
+        {&request.recipe.piece, &*programme, C(60), C(70), request.spread, p.tables, 7}, solves);
     return window->lnSd;
 }
 
@@ -124,17 +124,17 @@ TEST(Translate, SensitivitiesAndSamplingAgree) {
     const auto& fan = *findAppliance(request.kitchen, "fan");
     auto programme = programmeFor(request, {"fan", "middle", ""},
                                   *kitchen::parseSetting(fan.controls, "oven=160C"));
-    for (auto& n : programme->field.numbers)
+    for (auto& n : programme->last().field.numbers)
         n.u *= 0.45; // narrow enough for sensitivities
-    for (auto& c : programme->field.covariances)
+    for (auto& c : programme->last().field.covariances)
         c.covariance *= 0.45 * 0.45;
     FoodSpread narrow{0.02, 1.5, 0.2, 0.02};
     long solves = 0;
-    const WindowInput input{&request.piece, &*programme, C(60), C(70), narrow, p.tables, 3};
+    const WindowInput input{&request.recipe.piece, &*programme, C(60), C(70), narrow, p.tables, 3};
     const auto fast = windowOf(input, solves);
     ASSERT_FALSE(fast->sampled) << fast->lnSd;
     // The same by plain sampling, drawn here.
-    const auto inputs = inputsOf(*programme, narrow, request.piece);
+    const auto inputs = inputsOf(*programme, narrow, request.recipe.piece);
     const auto factor = choleskyOf(correlationsOf(inputs, *programme), inputs.size());
     std::vector<double> logs;
     std::uint64_t state = 12345;
@@ -154,7 +154,7 @@ TEST(Translate, SensitivitiesAndSamplingAgree) {
         for (std::size_t i = 0; i < z.size(); ++i)
             for (std::size_t k = 0; k <= i; ++k)
                 z[i] += factor[i * z.size() + k] * raw[k];
-        const Shifted one = shifted(request.piece, *programme, inputs, z);
+        const Shifted one = shifted(request.recipe.piece, *programme, inputs, z);
         const auto tables = cook::tablesFor(one.piece.food, 101325);
         logs.push_back(
             std::log(*cook::timeToReach(one.piece, one.programme, C(60), cook::kQuick, tables)) +
@@ -191,7 +191,7 @@ TEST(Translate, SwappingTwoFieldsSwapsTheRows) {
 
 TEST(Translate, SaysWhenItIsBelowTheOfficialMinimum) {
     Request request = roastRequest();
-    request.goal = {C(58), food::ReadAt::peak, C(56), C(60), "too low"};
+    request.recipe.goal = {C(58), food::ReadAt::peak, C(56), C(60), "too low"};
     const Row row = rowFor(prepared(request), "fan");
     ASSERT_FALSE(row.warnings.empty());
     EXPECT_EQ(row.warnings.front().code, "below_minimum");

@@ -96,19 +96,19 @@ TEST(Window, HoldsTheTruthInNinetyFiveOfAHundredRatedKitchens) {
     for (int k = 0; k < kKitchens; ++k) {
         Draw draw{std::mt19937_64(static_cast<std::uint64_t>(k) * 104729 + 7), {}};
         const Truth truth = drawTruth(draw);
-        cook::FoodPiece piece;
+        recipe::FoodPiece piece;
         piece.food = *food::findFood("pork-loin");
         piece.thicknessM = 0.036;
         piece.startK = C(7);
         cook::Programme programme;
-        programme.field = ratedBy(truth, oven, static_cast<std::uint64_t>(k) + 1);
+        programme.last().field = ratedBy(truth, oven, static_cast<std::uint64_t>(k) + 1);
         long solves = 0;
         const auto tables = cook::tablesFor(piece.food, 101325);
         const auto window = windowOf(
             {&piece, &programme, kPullK, C(70), spread, tables, static_cast<std::uint64_t>(k)},
             solves);
         ASSERT_TRUE(window.has_value());
-        cook::FoodPiece real = piece;
+        recipe::FoodPiece real = piece;
         real.thicknessM *= draw.factor(spread.thicknessRelative);
         real.startK = std::max(273.15, draw(real.startK, spread.startK));
         real.moistureSupply = draw.factor(spread.moistureLn);
@@ -116,7 +116,7 @@ TEST(Window, HoldsTheTruthInNinetyFiveOfAHundredRatedKitchens) {
         const double water = draw(c.water, piece.food.waterU), scale = (1 - water) / (1 - c.water);
         c = {water, c.protein * scale, c.fat * scale, 0, 0, c.ash * scale};
         cook::Programme truly = programme;
-        truly.field = trueField(truth, programme.field, draw);
+        truly.last().field = trueField(truth, programme.last().field, draw);
         const double t = *cook::timeToReach(real, truly, kPullK, cook::kFull,
                                             cook::tablesFor(real.food, 101325)) *
                          draw.factor(spread.modelLn);

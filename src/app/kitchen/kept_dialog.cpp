@@ -27,7 +27,7 @@ KeptDialog::KeptDialog(Document& document, const std::string& translationId, QWi
     buttons->addButton(tr("Close"), QDialogButtonBox::RejectRole);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     box->addWidget(buttons);
-    for (const book::RecipeRecord& recipe : document.recipes()) {
+    for (const recipe::Recipe& recipe : document.recipes()) {
         const auto lines = listTranslations(document.book(), recipe.id);
         for (const auto& line : lines.value_or(std::vector<book::TranslationLine>{})) {
             if (line.id != translationId)

@@ -246,9 +246,9 @@ void KitchenPage::change(bool asNew) {
     default:
         break;
     }
-    for (const book::RecipeRecord& recipe : document_.recipes())
+    for (const recipe::Recipe& recipe : document_.recipes())
         if (const Thing* thing = chosen(); asNew && thing && recipe.id == thing->id) {
-            book::RecipeRecord other = recipe;
+            recipe::Recipe other = recipe;
             other.id = book::newId();
             other.name = plain(tr("%1, another").arg(text(recipe.name)));
             return report(document_.addRecipe(other));

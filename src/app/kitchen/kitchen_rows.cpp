@@ -131,7 +131,7 @@ void KitchenPage::fillRecipes() {
 }
 
 void KitchenPage::fillKept() {
-    for (const book::RecipeRecord& recipe : document_.recipes()) {
+    for (const recipe::Recipe& recipe : document_.recipes()) {
         const auto lines = listTranslations(document_.book(), recipe.id);
         for (const auto& line : lines.value_or(std::vector<book::TranslationLine>{}))
             addRow({line.id, recipe.name, false},

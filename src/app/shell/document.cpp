@@ -139,7 +139,7 @@ Result<bool> Document::add(const kitchen::Appliance& appliance) {
 
 template <class Value>
 Result<bool> Document::replaced(const std::vector<Value>& all, const Value& to,
-                                Result<bool> (*keep)(book::Book&, const Value&)) {
+                                const Keep<Value>& keep) {
     for (const Value& from : all)
         if (from.id == to.id)
             return from == to ? Result<bool>(true)
@@ -231,7 +231,7 @@ Result<std::string> Document::keepPhoto(const std::string& path) {
 
 template <class Value>
 Result<bool> Document::swap(const QString& words, const Value& from, const Value& to,
-                            Result<bool> (*keep)(book::Book&, const Value&)) {
+                            const Keep<Value>& keep) {
     const auto done = keep(*book_, to);
     if (done)
         pushMade(
@@ -240,13 +240,15 @@ Result<bool> Document::swap(const QString& words, const Value& from, const Value
     return done;
 }
 
-Result<bool> Document::addRecipe(const book::RecipeRecord& recipe) {
-    return added(book::addRecipe(*book_, recipe, now()), recipe.name, book::withdrawRecipe,
-                 recipe.id);
+Result<bool> Document::addRecipe(const recipe::Recipe& recipe) {
+    return added(book::addRecipe(*book_, recipe, kitchen_, now()), recipe.name,
+                 book::withdrawRecipe, recipe.id);
 }
 
-Result<bool> Document::changeRecipe(const book::RecipeRecord& to) {
-    return replaced(recipes_, to, book::changeRecipe);
+Result<bool> Document::changeRecipe(const recipe::Recipe& to) {
+    return replaced(recipes_, to, [this](book::Book& in, const recipe::Recipe& recipe) {
+        return book::changeRecipe(in, recipe, kitchen_);
+    });
 }
 
 Result<bool> Document::choose(const book::Choices& to) {

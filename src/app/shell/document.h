@@ -14,6 +14,7 @@
 #include <QUndoStack>
 #include <functional>
 #include <optional>
+#include <type_traits>
 
 namespace dynamet::app {
 
@@ -29,7 +30,7 @@ class Document : public QObject {
     bool isOpen() const { return book_.has_value(); }
     book::Book& book() { return *book_; }
     const kitchen::Kitchen& kitchen() const { return kitchen_; }
-    const std::vector<book::RecipeRecord>& recipes() const { return recipes_; }
+    const std::vector<recipe::Recipe>& recipes() const { return recipes_; }
     const book::Choices& choices() const { return choices_; }
     const std::map<std::string, std::int64_t>& newestRatings() const { return newest_; }
     book::When now() const { return clock_(); }
@@ -63,8 +64,8 @@ class Document : public QObject {
     Result<bool> retire(Thing thing, const std::string& id, const std::string& name);
     Result<bool> bringBack(Thing thing, const std::string& id, const std::string& name);
     /// A recipe, new or changed; schools and scales of the book.
-    Result<bool> addRecipe(const book::RecipeRecord& recipe);
-    Result<bool> changeRecipe(const book::RecipeRecord& to);
+    Result<bool> addRecipe(const recipe::Recipe& recipe);
+    Result<bool> changeRecipe(const recipe::Recipe& to);
     Result<bool> choose(const book::Choices& to);
     Result<bool> keepTranslation(const std::string& recipeId, const std::string& snapshot,
                                  std::uint64_t seed);
@@ -96,18 +97,20 @@ class Document : public QObject {
     /// Something was added when it could be: its undo hides it.
     Result<bool> added(Result<bool> done, const std::string& name, Withdraw withdraw,
                        const std::string& id);
+    /// How a value is put in place of an old one in the book.
+    template <class Value>
+    using Keep = std::type_identity_t<std::function<Result<bool>(book::Book&, const Value&)>>;
     /// Keeps a new value in place of an old one; undo puts the old one back.
     template <class Value>
     Result<bool> swap(const QString& words, const Value& from, const Value& to,
-                      Result<bool> (*keep)(book::Book&, const Value&));
+                      const Keep<Value>& keep);
     template <class Value>
-    Result<bool> replaced(const std::vector<Value>& all, const Value& to,
-                          Result<bool> (*keep)(book::Book&, const Value&));
+    Result<bool> replaced(const std::vector<Value>& all, const Value& to, const Keep<Value>& keep);
     void step(bool back);
     Clock clock_;
     std::optional<book::Book> book_;
     kitchen::Kitchen kitchen_;
-    std::vector<book::RecipeRecord> recipes_;
+    std::vector<recipe::Recipe> recipes_;
     book::Choices choices_;
     std::map<std::string, std::int64_t> newest_;
     QUndoStack undo_;

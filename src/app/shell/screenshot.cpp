@@ -59,7 +59,7 @@ constexpr const char* kStaged = "venison-fennel"; // the demo's recipe of two st
 /// The dialog of the recipe that is in hand.
 bool pictureRecipe(MainWindow& window, const QString& file) {
     settle(window);
-    const book::RecipeRecord* recipe = window.translatePage().written().recipe();
+    const recipe::Recipe* recipe = window.translatePage().written().recipe();
     if (!recipe)
         return false;
     RecipeDialog dialog(window.document(), *recipe, &window);

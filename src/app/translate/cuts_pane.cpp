@@ -48,7 +48,7 @@ CutsPane::CutsPane(Document& document, QWidget* parent)
 void CutsPane::show(const translate::Prepared& prepared, const translate::Row& row,
                     const cook::Outcome& outcome) {
     const Units& units = document_.units();
-    const food::Food& food = prepared.request.piece.food;
+    const food::Food& food = prepared.request.recipe.piece.food;
     view_->show({cutOf(tr("in the recipe"), prepared.outcome, units),
                  cutOf(text(rowTitle(row, document_.kitchen(), units)), outcome, units)},
                 food.greyingK, food.losesJuice);

@@ -56,8 +56,9 @@ void OutcomePane::show(const translate::Prepared& prepared) {
         text(printTemperature(Temperature::kelvin(prepared.outcome.peakK), units.temperature())));
     under_->setText(text(readWords(prepared)));
     cut_->show();
-    cut_->show({cutOf(QString(), prepared.outcome, units)}, prepared.request.piece.food.greyingK,
-               prepared.request.piece.food.losesJuice);
+    cut_->show({cutOf(QString(), prepared.outcome, units)},
+               prepared.request.recipe.piece.food.greyingK,
+               prepared.request.recipe.piece.food.losesJuice);
     facts_->show();
     delete facts_->layout();
     qDeleteAll(facts_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly));

@@ -4,6 +4,7 @@
 #include "app/translate/piece_dialog.h"
 
 #include "app/widgets/quantity_kinds.h"
+#include "cook/cook.h"
 #include "food/seasoning.h"
 #include "quantity/parse_measures.h"
 
@@ -27,7 +28,7 @@ heat::Shape shapeOf(const food::Food& food) {
 
 } // namespace
 
-PieceDialog::PieceDialog(Document& document, const book::RecipeRecord& recipe, QWidget* parent)
+PieceDialog::PieceDialog(Document& document, const recipe::Recipe& recipe, QWidget* parent)
     : FormDialog(document, tr("The piece"), parent), recipe_(recipe),
       scales_(food::scalesWith(document.choices().scales)) {
     buildChoosers();
@@ -41,7 +42,7 @@ PieceDialog::PieceDialog(Document& document, const book::RecipeRecord& recipe, Q
 }
 
 void PieceDialog::buildChoosers() {
-    const cook::FoodPiece& piece = recipe_.piece;
+    const recipe::FoodPiece& piece = recipe_.piece;
     food_ = addChoice(tr("Food"), namesOf(food::shippedFoods()),
                       std::max(0, placeOf(food::shippedFoods(), piece.food.id)));
     food_->setMaxVisibleItems(20);
@@ -56,7 +57,7 @@ void PieceDialog::buildChoosers() {
 }
 
 void PieceDialog::buildMeasures() {
-    const cook::FoodPiece& piece = recipe_.piece;
+    const recipe::FoodPiece& piece = recipe_.piece;
     const Units& units = document_.units();
     thickness_ = addQuantity(tr("Thickness or diameter"),
                              kinds::length(units, kThinnestM, kThickestM), piece.thicknessM);
@@ -114,7 +115,7 @@ const food::DonenessScale& PieceDialog::scale() const {
 void PieceDialog::takeFood() {
     const food::Food& now = food();
     const bool own = now.id == recipe_.piece.food.id;
-    const cook::FoodPiece& piece = recipe_.piece;
+    const recipe::FoodPiece& piece = recipe_.piece;
     shape_->setCurrentIndex(static_cast<int>(own ? piece.shape : shapeOf(now)));
     form_->setCurrentIndex(static_cast<int>(own ? piece.form : now.usualForm));
     thickness_->setValue(own ? piece.thicknessM : now.thicknessM);
@@ -134,7 +135,7 @@ void PieceDialog::takeFood() {
 void PieceDialog::fillLevels() {
     level_->clear();
     const bool own = food().id == recipe_.piece.food.id;
-    const bool byClock = recipe_.lastForS > 0, first = own || byClock;
+    const bool byClock = recipe_.endsByClock(), first = own || byClock;
     if (first)
         level_->addItem(byClock ? tr("what the recipe's time gives")
                                 : tr("as written: %1").arg(text(recipe_.goal.words)));
@@ -156,7 +157,7 @@ void PieceDialog::showMeasures() {
     setRowVisible(cap_, hasTwoFaces(shape));
 }
 
-Result<bool> PieceDialog::takeMeasures(cook::FoodPiece& piece) const {
+Result<bool> PieceDialog::takeMeasures(recipe::FoodPiece& piece) const {
     piece.thicknessM = **thickness_->value();
     piece.widthM = **width_->value();
     piece.startK = **start_->value();
@@ -175,12 +176,12 @@ Result<bool> PieceDialog::takeMeasures(cook::FoodPiece& piece) const {
     return true;
 }
 
-Result<translate::Goal> PieceDialog::goal() const {
-    const bool own = food().id == recipe_.piece.food.id || recipe_.lastForS > 0;
+Result<recipe::Goal> PieceDialog::goal() const {
+    const bool own = food().id == recipe_.piece.food.id || recipe_.endsByClock();
     const int level = level_->currentIndex() - (own ? 1 : 0);
     const auto levels = levelsOf(scale(), food().foodClass);
     if (level >= 0 && level < static_cast<int>(levels.size()))
-        return translate::goalOf(scale(), levels[static_cast<std::size_t>(level)]);
+        return recipe::goalOf(scale(), levels[static_cast<std::size_t>(level)]);
     if (!own)
         return fail(Errc::invalidArgument,
                     plain(tr("Doneness: no scale has a level for this food; write the recipe's "
@@ -189,14 +190,14 @@ Result<translate::Goal> PieceDialog::goal() const {
 }
 
 Result<bool> PieceDialog::take() {
-    book::RecipeRecord changed = recipe_;
-    cook::FoodPiece& piece = changed.piece;
+    recipe::Recipe changed = recipe_;
+    recipe::FoodPiece& piece = changed.piece;
     piece.food = food();
     piece.form = static_cast<food::Form>(form_->currentIndex());
     piece.shape = static_cast<heat::Shape>(shape_->currentIndex());
     piece.bone = hasTwoFaces(piece.shape) ? static_cast<heat::Bone>(bone_->currentIndex())
                                           : heat::Bone::none;
-    piece.surface = static_cast<cook::SurfaceState>(surface_->currentIndex());
+    piece.surface = static_cast<recipe::SurfaceState>(surface_->currentIndex());
     piece.fat = fat_->currentIndex() > 0
                     ? food::shippedFats()[static_cast<std::size_t>(fat_->currentIndex() - 1)].id
                     : "";
@@ -210,7 +211,7 @@ Result<bool> PieceDialog::take() {
     if (!wanted)
         return tl::unexpected(wanted.error());
     changed.goal = *wanted;
-    const bool byClock = changed.lastForS > 0;
+    const bool byClock = changed.endsByClock();
     if (!byClock)
         if (const auto makes = food::checkDoneness(scales_, piece.food, changed.goal.coreK,
                                                    document_.units().fahrenheit);

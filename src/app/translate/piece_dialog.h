@@ -16,8 +16,8 @@ namespace dynamet::app {
 class PieceDialog : public FormDialog {
     Q_OBJECT
   public:
-    PieceDialog(Document& document, const book::RecipeRecord& recipe, QWidget* parent = nullptr);
-    const book::RecipeRecord& recipe() const { return recipe_; }
+    PieceDialog(Document& document, const recipe::Recipe& recipe, QWidget* parent = nullptr);
+    const recipe::Recipe& recipe() const { return recipe_; }
 
   private:
     Result<bool> take() override;
@@ -29,9 +29,9 @@ class PieceDialog : public FormDialog {
     void showMeasures();
     const food::Food& food() const;
     const food::DonenessScale& scale() const;
-    Result<bool> takeMeasures(cook::FoodPiece& piece) const;
-    Result<translate::Goal> goal() const;
-    book::RecipeRecord recipe_;
+    Result<bool> takeMeasures(recipe::FoodPiece& piece) const;
+    Result<recipe::Goal> goal() const;
+    recipe::Recipe recipe_;
     std::vector<food::DonenessScale> scales_;
     QComboBox *food_, *form_, *shape_, *bone_, *surface_, *fat_, *scale_, *level_;
     QuantityField *thickness_, *width_, *cap_, *start_;

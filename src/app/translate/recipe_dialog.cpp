@@ -15,7 +15,7 @@
 
 namespace dynamet::app {
 
-RecipeDialog::RecipeDialog(Document& document, const book::RecipeRecord& recipe, QWidget* parent)
+RecipeDialog::RecipeDialog(Document& document, const recipe::Recipe& recipe, QWidget* parent)
     : QDialog(parent), document_(document), recipe_(recipe), name_(new QLineEdit),
       author_(new QLineEdit), rest_(new QLineEdit), text_(new QPlainTextEdit), on_(new QComboBox),
       stages_(new QWidget), stagesBox_(new QVBoxLayout(stages_)), foot_(new DialogFoot(this)) {
@@ -42,10 +42,7 @@ RecipeDialog::RecipeDialog(Document& document, const book::RecipeRecord& recipe,
     box->addLayout(buildRest());
     box->addWidget(foot_);
     connect(foot_, &DialogFoot::saveWanted, this, &RecipeDialog::take);
-    book::StageRecord last;
-    last.stage.place = recipe.reference;
-    last.stage.endsAfterS = recipe.lastForS;
-    showStages(recipe.before, last);
+    showStages(recipe.stages);
 }
 
 QLayout* RecipeDialog::buildHead() {
@@ -83,17 +80,15 @@ QLayout* RecipeDialog::buildRest() {
     return line;
 }
 
-void RecipeDialog::showStages(const std::vector<book::StageRecord>& before,
-                              const book::StageRecord& last) {
+void RecipeDialog::showStages(const std::vector<recipe::Stage>& stages) {
     for (StageEdit* edit : edits_)
         edit->deleteLater();
     while (QLayoutItem* item = stagesBox_->takeAt(0))
         delete item;
     edits_.clear();
-    for (std::size_t i = 0; i <= before.size(); ++i) {
-        const bool isLast = i == before.size();
-        auto* edit = new StageEdit(document_, static_cast<int>(i) + 1, isLast,
-                                   isLast ? last : before[i], stages_);
+    for (std::size_t i = 0; i < stages.size(); ++i) {
+        auto* edit = new StageEdit(document_, static_cast<int>(i) + 1, i + 1 == stages.size(),
+                                   stages[i], stages_);
         // The field that asked is rebuilt: not before its own click is over.
         connect(edit, &StageEdit::removeWanted, this,
                 [this, i] { QTimer::singleShot(0, this, [this, i] { removeStage(i); }); });
@@ -116,8 +111,8 @@ void RecipeDialog::fit() {
     resize(std::min(kWidth, room.width()), std::min(wanted, room.height()));
 }
 
-std::optional<std::vector<book::StageRecord>> RecipeDialog::typedStages() {
-    std::vector<book::StageRecord> out;
+std::optional<std::vector<recipe::Stage>> RecipeDialog::typedStages() {
+    std::vector<recipe::Stage> out;
     for (const StageEdit* edit : edits_) {
         auto stage = edit->stage();
         if (!stage) {
@@ -134,9 +129,10 @@ void RecipeDialog::addStage() {
     auto all = typedStages();
     if (!all)
         return;
-    const book::StageRecord last = all->back();
-    all->back().stage.endsAfterS = 0;
-    showStages(*all, last);
+    recipe::Stage copy = all->back();
+    copy.end = {};
+    all->insert(all->end() - 1, copy);
+    showStages(*all);
 }
 
 void RecipeDialog::removeStage(std::size_t at) {
@@ -144,9 +140,7 @@ void RecipeDialog::removeStage(std::size_t at) {
     if (!all || at >= all->size())
         return;
     all->erase(all->begin() + static_cast<std::ptrdiff_t>(at));
-    const book::StageRecord last = all->back();
-    all->pop_back();
-    showStages(*all, last);
+    showStages(*all);
 }
 
 void RecipeDialog::moveEarlier(std::size_t at) {
@@ -154,9 +148,7 @@ void RecipeDialog::moveEarlier(std::size_t at) {
     if (!all || at == 0 || at >= all->size())
         return;
     std::swap((*all)[at], (*all)[at - 1]);
-    const book::StageRecord last = all->back();
-    all->pop_back();
-    showStages(*all, last);
+    showStages(*all);
 }
 
 void RecipeDialog::take() {
@@ -166,18 +158,14 @@ void RecipeDialog::take() {
     const auto rest = parseDuration(plain(rest_->text()));
     if (!rest)
         return foot_->showProblem(rest.error().in(plain(rest_->accessibleName())));
-    book::RecipeRecord changed = recipe_;
+    recipe::Recipe changed = recipe_;
     changed.name = plain(name_->text().trimmed());
     changed.author = plain(author_->text().trimmed());
     changed.text = plain(text_->toPlainText());
-    changed.reference = all->back().stage.place;
-    changed.settingText = all->back().settingText;
-    changed.lastForS = all->back().stage.endsAfterS;
-    all->pop_back();
-    changed.before = std::move(*all);
+    changed.stages = std::move(*all);
     changed.rest.shortestS = rest->highS;
     changed.rest.onBoard = on_->currentIndex() == 1;
-    if (const auto whole = checkStages(changed, document_.kitchen()); !whole)
+    if (const auto whole = checkRecipe(changed, document_.kitchen()); !whole)
         return foot_->showProblem(whole.error());
     recipe_ = changed;
     accept();

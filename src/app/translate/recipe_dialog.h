@@ -17,22 +17,22 @@ namespace dynamet::app {
 class RecipeDialog : public QDialog {
     Q_OBJECT
   public:
-    RecipeDialog(Document& document, const book::RecipeRecord& recipe, QWidget* parent = nullptr);
-    const book::RecipeRecord& recipe() const { return recipe_; }
+    RecipeDialog(Document& document, const recipe::Recipe& recipe, QWidget* parent = nullptr);
+    const recipe::Recipe& recipe() const { return recipe_; }
 
   private:
     void fit();
     QLayout* buildHead();
     QLayout* buildRest();
-    void showStages(const std::vector<book::StageRecord>& before, const book::StageRecord& last);
+    void showStages(const std::vector<recipe::Stage>& stages);
     /// What stands in the fields; empty, with the reason shown, when a field cannot be read.
-    std::optional<std::vector<book::StageRecord>> typedStages();
+    std::optional<std::vector<recipe::Stage>> typedStages();
     void addStage();
     void removeStage(std::size_t at);
     void moveEarlier(std::size_t at);
     void take();
     Document& document_;
-    book::RecipeRecord recipe_;
+    recipe::Recipe recipe_;
     QLineEdit *name_, *author_, *rest_;
     QPlainTextEdit* text_;
     QComboBox* on_;

@@ -12,7 +12,7 @@
 
 namespace dynamet::app {
 
-StageEdit::StageEdit(Document& document, int number, bool last, const book::StageRecord& stage,
+StageEdit::StageEdit(Document& document, int number, bool last, const recipe::Stage& stage,
                      QWidget* parent)
     : QWidget(parent), document_(document), number_(number), last_(last), appliance_(new QComboBox),
       zone_(new QComboBox), vessel_(new QComboBox),
@@ -32,7 +32,7 @@ const kitchen::Appliance* StageEdit::appliance() const {
     return findAppliance(document_.kitchen(), plain(appliance_->currentData().toString()));
 }
 
-QWidget* StageEdit::buildPlace(const book::StageRecord& stage) {
+QWidget* StageEdit::buildPlace(const recipe::Stage& stage) {
     auto* out = new QWidget;
     auto* line = new QHBoxLayout(out);
     line->setContentsMargins(0, 0, 0, 0);
@@ -44,12 +44,12 @@ QWidget* StageEdit::buildPlace(const book::StageRecord& stage) {
     zone_->setAccessibleName(named(tr("zone")));
     vessel_->setAccessibleName(named(tr("vessel")));
     lid_->setAccessibleName(named(tr("lid open")));
-    lid_->setChecked(stage.stage.place.lidOpen);
+    lid_->setChecked(stage.place.lidOpen);
     for (const kitchen::Appliance& a : document_.kitchen().appliances)
         appliance_->addItem(text(a.name), text(a.id));
     for (const kitchen::Vessel& v : document_.kitchen().vessels)
         vessel_->addItem(text(v.name), text(v.id));
-    const translate::Reference& place = stage.stage.place;
+    const recipe::Place& place = stage.place;
     appliance_->setCurrentIndex(std::max(0, appliance_->findData(text(place.applianceId))));
     fillZones();
     zone_->setCurrentIndex(std::max(0, zone_->findText(text(place.zone))));
@@ -95,9 +95,8 @@ QLineEdit* StageEdit::field(const QString& name, const QString& shown, const QSt
     return out;
 }
 
-QWidget* StageEdit::buildEnd(const book::StageRecord& record) {
+QWidget* StageEdit::buildEnd(const recipe::Stage& stage) {
     constexpr int kShort = 84, kLong = 168;
-    const translate::WrittenStage& stage = record.stage;
     const auto timeText = [](double s) { return s > 0 ? text(printDuration(s)) : QString(); };
     auto* out = new QWidget;
     auto* lines = new QVBoxLayout(out); // one line would be wider than a small screen
@@ -105,7 +104,7 @@ QWidget* StageEdit::buildEnd(const book::StageRecord& record) {
     auto* line = new QHBoxLayout;
     line->setSpacing(8);
     lines->addLayout(line);
-    time_ = field(tr("time"), timeText(stage.endsAfterS),
+    time_ = field(tr("time"), timeText(stage.end.afterS),
                   last_ ? tr("until the goal is met") : tr("no time"), last_ ? kLong : kShort);
     if (last_) {
         line->addWidget(new QLabel(tr("for")));
@@ -114,11 +113,11 @@ QWidget* StageEdit::buildEnd(const book::StageRecord& record) {
         return out;
     }
     const auto unit = document_.units().temperature();
-    core_ = field(tr("core"),
-                  stage.endsAtCoreK
-                      ? text(printTemperature(Temperature::kelvin(*stage.endsAtCoreK), unit))
-                      : QString(),
-                  tr("no core"), kShort);
+    core_ =
+        field(tr("core"),
+              stage.end.coreK ? text(printTemperature(Temperature::kelvin(*stage.end.coreK), unit))
+                              : QString(),
+              tr("no core"), kShort);
     wait_ = field(tr("wait"), timeText(stage.waitS), tr("no wait"), kShort);
     edges_ = new QCheckBox(tr("edges down"));
     edges_->setAccessibleName(named(tr("edges down")));
@@ -162,25 +161,23 @@ Result<double> StageEdit::seconds(const QLineEdit* field) const {
     return time->highS;
 }
 
-Result<book::StageRecord> StageEdit::stage() const {
-    book::StageRecord out;
+Result<recipe::Stage> StageEdit::stage() const {
+    recipe::Stage stage;
     const auto* here = appliance();
     if (!here)
         return fail(Errc::invalidArgument, "the kitchen has no appliance yet: add one first");
-    translate::WrittenStage& stage = out.stage;
     const auto setting = setting_->setting();
     if (!setting)
         return tl::unexpected(setting.error());
     stage.place = {here->id, *setting, plain(zone_->currentText()),
                    isHob(here->kind) ? plain(vessel_->currentData().toString()) : "",
                    hasLid(here->kind) && lid_->isChecked()};
-    out.settingText = settingText(here->controls, stage.place.setting);
     const auto time = seconds(time_);
     if (!time)
         return tl::unexpected(time.error());
-    stage.endsAfterS = *time;
+    stage.end.afterS = *time;
     if (last_)
-        return out;
+        return stage;
     const auto wait = seconds(wait_);
     if (!wait)
         return tl::unexpected(wait.error());
@@ -191,9 +188,9 @@ Result<book::StageRecord> StageEdit::stage() const {
         const auto core = parseTemperature(plain(typed), document_.units().temperature());
         if (!core)
             return tl::unexpected(core.error().in(plain(core_->accessibleName())));
-        stage.endsAtCoreK = core->kelvin();
+        stage.end.coreK = core->kelvin();
     }
-    return out;
+    return stage;
 }
 
 } // namespace dynamet::app

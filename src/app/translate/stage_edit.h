@@ -19,18 +19,18 @@ namespace dynamet::app {
 class StageEdit : public QWidget {
     Q_OBJECT
   public:
-    StageEdit(Document& document, int number, bool last, const book::StageRecord& stage,
+    StageEdit(Document& document, int number, bool last, const recipe::Stage& stage,
               QWidget* parent = nullptr);
     /// What was typed; an error names the stage and the field.
-    Result<book::StageRecord> stage() const;
+    Result<recipe::Stage> stage() const;
 
   signals:
     void removeWanted();
     void earlierWanted();
 
   private:
-    QWidget* buildPlace(const book::StageRecord& stage);
-    QWidget* buildEnd(const book::StageRecord& stage);
+    QWidget* buildPlace(const recipe::Stage& stage);
+    QWidget* buildEnd(const recipe::Stage& stage);
     QLineEdit* field(const QString& name, const QString& shown, const QString& none, int width);
     void fillZones();
     const kitchen::Appliance* appliance() const;

@@ -26,12 +26,12 @@ QScrollArea* scrolled(QWidget* pane) {
     out->setWidget(pane);
     return out;
 }
-}
+} // namespace
 
 TranslatePage::TranslatePage(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), written_(new WrittenPane(document)),
-      outcome_(new OutcomePane(document)), reach_(new ReachPane(document)),
-      tabs_(new QWidget), tabGroup_(new QButtonGroup(this)) {
+      outcome_(new OutcomePane(document)), reach_(new ReachPane(document)), tabs_(new QWidget),
+      tabGroup_(new QButtonGroup(this)) {
     setProperty("guide", QStringLiteral("translate"));
     buildPanes();
     asked_.setSingleShot(true);
@@ -155,7 +155,7 @@ void TranslatePage::chooseTarget(const std::string& applianceId) {
 }
 
 void TranslatePage::keep() {
-    const book::RecipeRecord* recipe = written_->recipe();
+    const recipe::Recipe* recipe = written_->recipe();
     if (!recipe || !worker_.prepared() || !worker_.isIdle()) {
         document_.say(tr("The rows are still being computed: keep it when they are done."));
         return;

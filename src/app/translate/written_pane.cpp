@@ -140,10 +140,10 @@ void WrittenPane::fillRecipes() {
     const QSignalBlocker quiet(chooser_);
     const std::string kept = shown_.id;
     chooser_->clear();
-    for (const book::RecipeRecord& recipe : document_.recipes())
+    for (const recipe::Recipe& recipe : document_.recipes())
         chooser_->addItem(text(recipe.name));
     chooseRecipe(kept);
-    const book::RecipeRecord* r = recipe();
+    const recipe::Recipe* r = recipe();
     if (r && *r == shown_) { // a newer rating or another school: the rows are old
         showFacts();
         emit changed();
@@ -165,7 +165,7 @@ void WrittenPane::fillMoves() {
     movesWords_->setVisible(moves_->count() > 1);
 }
 
-const book::RecipeRecord* WrittenPane::recipe() const {
+const recipe::Recipe* WrittenPane::recipe() const {
     const int at = chooser_->currentIndex();
     const auto& all = document_.recipes();
     return at >= 0 && at < static_cast<int>(all.size()) ? &all[static_cast<std::size_t>(at)]
@@ -179,7 +179,7 @@ void WrittenPane::chooseRecipe(const std::string& id) {
 }
 
 void WrittenPane::showRecipe() {
-    const book::RecipeRecord* r = recipe();
+    const recipe::Recipe* r = recipe();
     for (QWidget* only : whenWritten_)
         only->setVisible(r);
     if (!r) {
@@ -190,7 +190,7 @@ void WrittenPane::showRecipe() {
         fillMoves();
         return;
     }
-    const book::RecipeRecord before = std::exchange(shown_, *r);
+    const recipe::Recipe before = std::exchange(shown_, *r);
     text_->setText(marked(r->text));
     if (before.id != r->id || !(before.piece == r->piece)) {
         beginWhatIf(r->piece);
@@ -203,7 +203,7 @@ void WrittenPane::showRecipe() {
 }
 
 /// A what-if goes from half to twice the thickness, and from frozen to a warm room.
-void WrittenPane::beginWhatIf(const cook::FoodPiece& piece) {
+void WrittenPane::beginWhatIf(const recipe::FoodPiece& piece) {
     const auto [thin, thick] = cook::thicknessRange(piece);
     thickness_->begin(piece.thicknessM, thin, thick);
     const auto [cold, warm] = cook::startRange(piece);
@@ -211,14 +211,14 @@ void WrittenPane::beginWhatIf(const cook::FoodPiece& piece) {
 }
 
 std::optional<translate::Request> WrittenPane::request() const {
-    const book::RecipeRecord* r = recipe();
+    const recipe::Recipe* r = recipe();
     if (!r)
         return std::nullopt;
     auto out = requestOf(*r, document_.kitchen(), document_.choices());
     if (thickness_->moved())
-        out.piece.thicknessM = thickness_->value();
+        out.recipe.piece.thicknessM = thickness_->value();
     if (start_->moved())
-        out.piece.startK = start_->value();
+        out.recipe.piece.startK = start_->value();
     if (moves_->currentIndex() > 0)
         out.moved = static_cast<std::size_t>(moves_->currentIndex() - 1);
     out.units = document_.units();
@@ -231,7 +231,7 @@ void WrittenPane::keep(const Result<bool>& done) {
 }
 
 void WrittenPane::editRecipe() {
-    const book::RecipeRecord* r = recipe();
+    const recipe::Recipe* r = recipe();
     if (!r)
         return newRecipe();
     RecipeDialog dialog(document_, *r, this);
@@ -255,7 +255,7 @@ void WrittenPane::newRecipe() {
 }
 
 void WrittenPane::editPiece() {
-    const book::RecipeRecord* r = recipe();
+    const recipe::Recipe* r = recipe();
     if (!r)
         return;
     PieceDialog dialog(document_, *r, this);
@@ -266,7 +266,7 @@ void WrittenPane::editPiece() {
 void WrittenPane::editChoices() {
     if (!document_.isOpen())
         return;
-    const book::RecipeRecord* r = recipe();
+    const recipe::Recipe* r = recipe();
     ChoicesDialog dialog(document_, r ? r->piece.food.foodClass : "beef", this);
     if (dialog.exec() == QDialog::Accepted)
         keep(document_.choose(dialog.choices()));

@@ -5,6 +5,8 @@
 
 #include "app/shell/document.h"
 #include "app/widgets/stepper_slider.h"
+#include "translate/wording.h"
+#include <optional>
 
 #include <QComboBox>
 #include <QLabel>
@@ -19,7 +21,7 @@ class WrittenPane : public QWidget {
     Q_OBJECT
   public:
     explicit WrittenPane(Document& document, QWidget* parent = nullptr);
-    const book::RecipeRecord* recipe() const;
+    const recipe::Recipe* recipe() const;
     void chooseRecipe(const std::string& id);
     /// What goes to other appliances: 0 the whole cook, else a stage counted from 1.
     void move(int what) { moves_->setCurrentIndex(what); }
@@ -36,7 +38,7 @@ class WrittenPane : public QWidget {
     void fillRecipes();
     void showRecipe();
     void showFacts();
-    void beginWhatIf(const cook::FoodPiece& piece);
+    void beginWhatIf(const recipe::FoodPiece& piece);
     void fillMoves();
     /// Says why a change was not kept.
     void keep(const Result<bool>& done);
@@ -44,7 +46,7 @@ class WrittenPane : public QWidget {
     void newRecipe();
     void editPiece();
     void editChoices();
-    book::RecipeRecord shown_; ///< as the book has it; the sliders may say otherwise
+    recipe::Recipe shown_; ///< as the book has it; the sliders may say otherwise
     Document& document_;
     QComboBox* chooser_;
     QLabel* text_;

@@ -10,7 +10,7 @@
 #include <string>
 #include <vector>
 
-namespace dynamet::formats {
+namespace dynamet::json {
 
 /// A JSON value with its place in the file, read without forgiveness: an unknown key, a missing one
 /// or a wrong type throws an Error (invalidArgument) that names the place. Only inside
@@ -29,6 +29,8 @@ class StrictJson {
     double above(double limit) const;
     double atLeast(double limit) const;
     double numberOr(const char* key, double fallback) const;
+    std::string textOr(const char* key, const std::string& fallback) const;
+    bool booleanOr(const char* key, bool fallback) const;
     bool boolean() const;
     std::string text() const;
 
@@ -37,7 +39,8 @@ class StrictJson {
     std::string place_;
 };
 
-/// Parses and reads; broken JSON is a parse error with its line.
+/// The one place where JSON becomes a result: broken text, a number that is none and what `read`
+/// finds wrong (a StrictJson's complaint) come back as errors, with the line or the key.
 template <class Read>
 auto readStrictly(const std::string& text, Read read)
     -> Result<decltype(read(std::declval<StrictJson>()))> {
@@ -51,7 +54,9 @@ auto readStrictly(const std::string& text, Read read)
         for (std::size_t i = 0; i + 1 < error.byte && i < text.size(); ++i)
             line += text[i] == '\n';
         return fail(Errc::parse, "this is no JSON: " + std::string(error.what()), line);
+    } catch (const nlohmann::json::exception& error) { // a number too large for any double
+        return fail(Errc::parse, "this is no JSON: " + std::string(error.what()));
     }
 }
 
-} // namespace dynamet::formats
+} // namespace dynamet::json

@@ -1,17 +1,17 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "formats/strict_json.h"
+#include "json/strict_json.h"
 
 #include <algorithm>
 #include <cmath>
 #include <cstring>
 #include <fmt/format.h>
 
-namespace dynamet::formats {
+namespace dynamet::json {
 
 Error StrictJson::wrong(const std::string& why) const {
-    return {Errc::invalidArgument, fmt::format("{}: {}", place_.empty() ? "the case" : place_, why),
+    return {Errc::invalidArgument, fmt::format("{}: {}", place_.empty() ? "the text" : place_, why),
             0};
 }
 
@@ -43,7 +43,7 @@ std::vector<StrictJson> StrictJson::list() const {
 }
 
 double StrictJson::number() const {
-    if (!value_->is_number())
+    if (!value_->is_number() || !std::isfinite(value_->get<double>()))
         throw wrong("should be a number");
     return value_->get<double>();
 }
@@ -66,6 +66,14 @@ double StrictJson::numberOr(const char* key, double fallback) const {
     return has(key) ? at(key).number() : fallback;
 }
 
+std::string StrictJson::textOr(const char* key, const std::string& fallback) const {
+    return has(key) ? at(key).text() : fallback;
+}
+
+bool StrictJson::booleanOr(const char* key, bool fallback) const {
+    return has(key) ? at(key).boolean() : fallback;
+}
+
 bool StrictJson::boolean() const {
     if (!value_->is_boolean())
         throw wrong("should be true or false");
@@ -78,4 +86,4 @@ std::string StrictJson::text() const {
     return value_->get<std::string>();
 }
 
-} // namespace dynamet::formats
+} // namespace dynamet::json

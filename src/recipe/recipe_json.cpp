@@ -1,0 +1,154 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "recipe/recipe_json.h"
+
+#include "json/strict_json.h"
+
+#include <fmt/format.h>
+
+namespace dynamet::recipe {
+namespace {
+
+using dynamet::json::StrictJson;
+using Json = nlohmann::json;
+
+Json jsonOf(const FoodPiece& piece) {
+    return {{"food", piece.food.id},          {"form", word(piece.form)},
+            {"shape", word(piece.shape)},     {"thickness_m", piece.thicknessM},
+            {"width_m", piece.widthM},        {"bone", word(piece.bone)},
+            {"fat_cap_m", piece.fatCapM},     {"surface", word(piece.surface)},
+            {"start_k", piece.startK},        {"tempered_s", piece.temperedS},
+            {"seasonings", piece.seasonings}, {"fat", piece.fat},
+            {"others_m", piece.othersM},      {"rounds", piece.rounds}};
+}
+
+FoodPiece pieceOf(const StrictJson& from) {
+    FoodPiece out;
+    const auto food = food::findFood(from.at("food").text());
+    if (!food)
+        throw Error{Errc::notFound,
+                    fmt::format("its food \"{}\" is not known here", from.at("food").text())};
+    out.food = *food;
+    out.form = food::formOf(from.textOr("form", "")).value_or(out.form);
+    out.shape = heat::shapeOf(from.textOr("shape", "")).value_or(out.shape);
+    out.thicknessM = from.at("thickness_m").above(0);
+    out.widthM = from.numberOr("width_m", out.widthM);
+    out.bone = heat::boneOf(from.textOr("bone", "")).value_or(out.bone);
+    out.fatCapM = from.numberOr("fat_cap_m", out.fatCapM);
+    out.surface = surfaceOf(from.textOr("surface", "")).value_or(out.surface);
+    out.startK = from.at("start_k").above(0);
+    out.temperedS = from.numberOr("tempered_s", out.temperedS);
+    out.fat = from.textOr("fat", "");
+    out.rounds = static_cast<int>(std::clamp(from.numberOr("rounds", 1), 1.0, 20.0));
+    if (from.has("seasonings"))
+        for (const StrictJson& one : from.at("seasonings").list())
+            out.seasonings.push_back(one.text());
+    if (from.has("others_m"))
+        for (const StrictJson& one : from.at("others_m").list())
+            out.othersM.push_back(one.above(0));
+    return out;
+}
+
+Json jsonOf(const Goal& goal) {
+    return {{"core_k", goal.coreK},
+            {"read_at", word(goal.readAt)},
+            {"band_low_k", goal.bandLowK},
+            {"band_high_k", goal.bandHighK},
+            {"words", goal.words}};
+}
+
+Goal goalOf(const StrictJson& from) {
+    return {from.at("core_k").above(0),
+            food::readAtOf(from.textOr("read_at", "")).value_or(food::ReadAt::peak),
+            from.at("band_low_k").above(0), from.at("band_high_k").above(0),
+            from.textOr("words", "")};
+}
+
+Json jsonOf(const Stage& stage, const kitchen::Kitchen& kitchen) {
+    const auto* appliance = findAppliance(kitchen, stage.place.applianceId);
+    Json out{{"appliance", stage.place.applianceId},
+             {"setting", appliance ? settingText(appliance->controls, stage.place.setting) : ""},
+             {"zone", stage.place.zone},
+             {"vessel", stage.place.vesselId},
+             {"lid_open", stage.place.lidOpen},
+             {"ends_after_s", stage.end.afterS},
+             {"edges_down", stage.edgesDown},
+             {"wait_s", stage.waitS},
+             {"wait_tented", stage.waitTented}};
+    if (stage.end.coreK)
+        out["ends_at_core_k"] = *stage.end.coreK;
+    return out;
+}
+
+Place placeOf(const StrictJson& from, const kitchen::Kitchen& kitchen) {
+    const auto* appliance = findAppliance(kitchen, from.at("appliance").text());
+    if (!appliance)
+        throw Error{Errc::notFound, "its appliance was retired: bring that back first"};
+    const auto setting = kitchen::parseSetting(appliance->controls, from.at("setting").text());
+    if (!setting)
+        throw Error{Errc::notFound, fmt::format("{} has no setting \"{}\" any more",
+                                                appliance->name, from.at("setting").text())};
+    return {appliance->id, *setting, from.textOr("zone", ""), from.textOr("vessel", ""),
+            from.booleanOr("lid_open", false)};
+}
+
+Stage stageOf(const StrictJson& from, const kitchen::Kitchen& kitchen) {
+    Stage out;
+    out.place = placeOf(from, kitchen);
+    out.end.afterS = from.numberOr("ends_after_s", 0);
+    if (from.has("ends_at_core_k"))
+        out.end.coreK = from.at("ends_at_core_k").above(0);
+    out.edgesDown = from.booleanOr("edges_down", false);
+    out.waitS = from.numberOr("wait_s", 0);
+    out.waitTented = from.booleanOr("wait_tented", false);
+    return out;
+}
+
+Rest restOf(const StrictJson& from) {
+    Rest out;
+    out.onBoard = from.booleanOr("on_board", out.onBoard);
+    out.tented = from.booleanOr("tented", out.tented);
+    out.shortestS = from.numberOr("shortest_s", out.shortestS);
+    return out;
+}
+
+} // namespace
+
+std::string recipeJson(const Recipe& recipe, const kitchen::Kitchen& kitchen) {
+    Json stages = Json::array();
+    for (const Stage& stage : recipe.stages)
+        stages.push_back(jsonOf(stage, kitchen));
+    return Json{{"name", recipe.name},
+                {"author", recipe.author},
+                {"text", recipe.text},
+                {"piece", jsonOf(recipe.piece)},
+                {"goal", jsonOf(recipe.goal)},
+                {"stages", stages},
+                {"rest",
+                 {{"on_board", recipe.rest.onBoard},
+                  {"tented", recipe.rest.tented},
+                  {"shortest_s", recipe.rest.shortestS}}}}
+        .dump();
+}
+
+Result<Recipe> readRecipe(const std::string& text, const kitchen::Kitchen& kitchen) {
+    return dynamet::json::readStrictly(text, [&](const StrictJson& root) {
+        Recipe out;
+        out.name = root.at("name").text();
+        out.author = root.textOr("author", "");
+        out.text = root.textOr("text", "");
+        out.piece = pieceOf(root.at("piece"));
+        out.goal = goalOf(root.at("goal"));
+        out.stages.clear();
+        for (const StrictJson& one : root.at("stages").list())
+            out.stages.push_back(stageOf(one, kitchen));
+        if (out.stages.empty())
+            throw root.at("stages").wrong("should have at least one stage");
+        if (root.has("rest"))
+            out.rest = restOf(root.at("rest"));
+        return out;
+    });
+}
+
+} // namespace dynamet::recipe
