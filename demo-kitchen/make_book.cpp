@@ -27,8 +27,12 @@ using nlohmann::json;
 
 template <class T>
 T need(Result<T> result, const std::string& what) {
-    if (result)
-        return std::move(*result);
+    if (result) {
+        if constexpr (std::is_void_v<T>)
+            return;
+        else
+            return std::move(*result);
+    }
     std::fprintf(stderr, "%s: %s\n", what.c_str(), result.error().message.c_str());
     std::exit(1);
 }

@@ -144,7 +144,7 @@ std::vector<kitchen::Appliance> loadAppliances(Database& db, Rows rows) {
     return out;
 }
 
-Result<bool> addAppliance(Book& book, const kitchen::Appliance& a, const When& when) {
+Result<void> addAppliance(Book& book, const kitchen::Appliance& a, const When& when) {
     return inTransaction(book, [&](Database& db) {
         const std::int64_t behind = db.execAndGet("SELECT COUNT(*) FROM appliance").getInt64();
         insertRow(db, "appliance",
@@ -153,7 +153,7 @@ Result<bool> addAppliance(Book& book, const kitchen::Appliance& a, const When& w
     });
 }
 
-Result<bool> changeAppliance(Book& book, const kitchen::Appliance& a) {
+Result<void> changeAppliance(Book& book, const kitchen::Appliance& a) {
     const auto left = reading(book, [&](Database& db) { return leftBehind(db, a); });
     if (!left)
         return tl::unexpected(left.error());
@@ -170,7 +170,7 @@ Result<bool> changeAppliance(Book& book, const kitchen::Appliance& a) {
     });
 }
 
-Result<bool> withdrawAppliance(Book& book, const std::string& id, std::optional<When> when) {
+Result<void> withdrawAppliance(Book& book, const std::string& id, std::optional<When> when) {
     return setWithdrawn(book, "appliance", id, when);
 }
 

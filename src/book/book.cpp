@@ -39,7 +39,7 @@ int takeLock(const std::string& path) {
     return -1;
 }
 
-Result<bool> looksLikeABook(const std::string& path) {
+Result<void> looksLikeABook(const std::string& path) {
     struct stat what {};
     if (::stat(path.c_str(), &what) == 0 && !S_ISREG(what.st_mode))
         return fail(Errc::invalidArgument,
@@ -60,7 +60,7 @@ Result<bool> looksLikeABook(const std::string& path) {
             Errc::corruptData,
             fmt::format("{} is no kitchen book, or its beginning is damaged; it was left as it is",
                         path));
-    return true;
+    return {};
 }
 
 void migrate(SQLite::Database& database, int from) {
@@ -231,7 +231,7 @@ std::string newId() {
                        words[1] & 0xffff, words[2] >> 16, words[2] & 0xffff, words[3]);
 }
 
-Result<bool> together(Book& book, const std::function<Result<bool>()>& actions) {
+Result<void> together(Book& book, const std::function<Result<void>()>& actions) {
     if (!book.writable())
         return fail(Errc::readOnly, book.accessWords() + "; nothing was changed");
     try {
@@ -245,18 +245,17 @@ Result<bool> together(Book& book, const std::function<Result<bool>()>& actions) 
     }
 }
 
-Result<bool> copyBook(Book& book, const std::string& path) {
+Result<void> copyBook(Book& book, const std::string& path) {
     if (::access(path.c_str(), F_OK) == 0)
         return fail(Errc::io, fmt::format("{} exists already; it was left as it is", path));
     return reading(book, [&](SQLite::Database& db) {
         SQLite::Statement copy(db, "VACUUM INTO ?");
         copy.bind(1, path);
         copy.exec();
-        return true;
     });
 }
 
-Result<bool> setWithdrawn(Book& book, const char* table, const std::string& id,
+Result<void> setWithdrawn(Book& book, const char* table, const std::string& id,
                           std::optional<When> when) {
     return inTransaction(book, [&](SQLite::Database& db) {
         SQLite::Statement s(db, fmt::format("UPDATE {} SET withdrawn_at_ms=? WHERE id=?", table));

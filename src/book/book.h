@@ -64,45 +64,50 @@ std::string newId();
 /// Runs one action as one transaction: all of it or nothing. SQLite's errors become an Error
 /// (readOnly, io "disk full", corruptData) that says that nothing was changed.
 template <class Action>
-Result<bool> inTransaction(Book& book, Action action);
+Result<void> inTransaction(Book& book, Action action);
 
 /// Hides (a time) or shows again (nullopt) a row of a table that has withdrawn_at_ms; nothing is
 /// ever deleted.
-Result<bool> setWithdrawn(Book& book, const char* table, const std::string& id,
+Result<void> setWithdrawn(Book& book, const char* table, const std::string& id,
                           std::optional<When> when);
 
 /// Translates what SQLite threw.
 Error translated(const SQLite::Exception& exception);
 
 template <class Action>
-Result<bool> inTransaction(Book& book, Action action) {
+Result<void> inTransaction(Book& book, Action action) {
     if (!book.writable())
         return fail(Errc::readOnly, book.accessWords() + "; nothing was changed");
     try {
         if (!sqlite3_get_autocommit(book.database().getHandle())) { // part of `together`
             action(book.database());
-            return true;
+            return {};
         }
         SQLite::Transaction transaction(book.database());
         action(book.database());
         transaction.commit();
-        return true;
+        return {};
     } catch (const SQLite::Exception& exception) {
         return tl::unexpected(translated(exception));
     }
 }
 
 /// Several actions as one transaction: all of them, or nothing when one fails.
-Result<bool> together(Book& book, const std::function<Result<bool>()>& actions);
+Result<void> together(Book& book, const std::function<Result<void>()>& actions);
 
 /// Writes the book as it stands into a new file; io when that exists already.
-Result<bool> copyBook(Book& book, const std::string& path);
+Result<void> copyBook(Book& book, const std::string& path);
 
 /// Reads; SQLite's errors become an Error.
 template <class Read>
 auto reading(Book& book, Read read) -> Result<decltype(read(book.database()))> {
     try {
-        return read(book.database());
+        if constexpr (std::is_void_v<decltype(read(book.database()))>) {
+            read(book.database());
+            return {};
+        } else {
+            return read(book.database());
+        }
     } catch (const SQLite::Exception& exception) {
         return tl::unexpected(translated(exception));
     }

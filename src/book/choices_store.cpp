@@ -41,7 +41,7 @@ Result<Choices> loadChoices(Book& book) {
     });
 }
 
-Result<bool> keepChoices(Book& book, const Choices& choices) {
+Result<void> keepChoices(Book& book, const Choices& choices) {
     return inTransaction(book, [&](Database& db) {
         keep(db, kSchools, nlohmann::json(choices.schools).dump());
         keep(db, kScales, food::scalesJson(choices.scales));

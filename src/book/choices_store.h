@@ -17,6 +17,6 @@ struct Choices {
     bool operator==(const Choices&) const = default;
 };
 Result<Choices> loadChoices(Book& book);
-Result<bool> keepChoices(Book& book, const Choices& choices);
+Result<void> keepChoices(Book& book, const Choices& choices);
 
 } // namespace dynamet::book

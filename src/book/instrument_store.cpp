@@ -78,7 +78,7 @@ std::vector<kitchen::Instrument> loadInstruments(SQLite::Database& db, Rows rows
     return out;
 }
 
-Result<bool> addInstrument(Book& book, const kitchen::Instrument& instrument, const When& when) {
+Result<void> addInstrument(Book& book, const kitchen::Instrument& instrument, const When& when) {
     return inTransaction(book, [&](SQLite::Database& db) {
         insertRow(db, "instrument", newRow(instrument.id, when.utcMs, rowOf(instrument)));
         for (const kitchen::Calibration& calibration : instrument.calibrations)
@@ -86,23 +86,23 @@ Result<bool> addInstrument(Book& book, const kitchen::Instrument& instrument, co
     });
 }
 
-Result<bool> changeInstrument(Book& book, const kitchen::Instrument& instrument) {
+Result<void> changeInstrument(Book& book, const kitchen::Instrument& instrument) {
     return inTransaction(book, [&](SQLite::Database& db) {
         updateRow(db, "instrument", instrument.id, rowOf(instrument));
     });
 }
 
-Result<bool> addCalibration(Book& book, const std::string& instrumentId,
+Result<void> addCalibration(Book& book, const std::string& instrumentId,
                             const kitchen::Calibration& calibration) {
     return inTransaction(
         book, [&](SQLite::Database& db) { insertCalibration(db, instrumentId, calibration); });
 }
 
-Result<bool> withdrawInstrument(Book& book, const std::string& id, std::optional<When> when) {
+Result<void> withdrawInstrument(Book& book, const std::string& id, std::optional<When> when) {
     return setWithdrawn(book, "instrument", id, when);
 }
 
-Result<bool> withdrawCalibration(Book& book, const std::string& id, std::optional<When> when) {
+Result<void> withdrawCalibration(Book& book, const std::string& id, std::optional<When> when) {
     return setWithdrawn(book, "calibration", id, when);
 }
 

@@ -16,7 +16,7 @@ inline constexpr int kModelVersion = 1;
 
 } // namespace
 
-Result<bool> addRecipe(Book& book, const recipe::Recipe& r, const kitchen::Kitchen& kitchen,
+Result<void> addRecipe(Book& book, const recipe::Recipe& r, const kitchen::Kitchen& kitchen,
                        const When& when) {
     return inTransaction(book, [&](Database& db) {
         const auto position = db.execAndGet("SELECT COUNT(*) FROM recipe").getInt64();
@@ -26,13 +26,13 @@ Result<bool> addRecipe(Book& book, const recipe::Recipe& r, const kitchen::Kitch
     });
 }
 
-Result<bool> changeRecipe(Book& book, const recipe::Recipe& r, const kitchen::Kitchen& kitchen) {
+Result<void> changeRecipe(Book& book, const recipe::Recipe& r, const kitchen::Kitchen& kitchen) {
     return inTransaction(book, [&](Database& db) {
         updateRow(db, "recipe", r.id, {{"recipe_json", recipeJson(r, kitchen)}});
     });
 }
 
-Result<bool> withdrawRecipe(Book& book, const std::string& id, std::optional<When> when) {
+Result<void> withdrawRecipe(Book& book, const std::string& id, std::optional<When> when) {
     return setWithdrawn(book, "recipe", id, when);
 }
 
@@ -95,7 +95,7 @@ Result<std::string> saveTranslation(Book& book, const std::string& recipeId,
     return id;
 }
 
-Result<bool> withdrawTranslation(Book& book, const std::string& id, std::optional<When> when) {
+Result<void> withdrawTranslation(Book& book, const std::string& id, std::optional<When> when) {
     return setWithdrawn(book, "translation", id, when);
 }
 

@@ -10,11 +10,11 @@ namespace dynamet::book {
 
 /// Adds a recipe, or puts it in place of what it was (its id and place in the order stay); its
 /// settings are written as the kitchen's controls have them.
-Result<bool> addRecipe(Book& book, const recipe::Recipe& recipe, const kitchen::Kitchen& kitchen,
+Result<void> addRecipe(Book& book, const recipe::Recipe& recipe, const kitchen::Kitchen& kitchen,
                        const When& when);
-Result<bool> changeRecipe(Book& book, const recipe::Recipe& recipe,
+Result<void> changeRecipe(Book& book, const recipe::Recipe& recipe,
                           const kitchen::Kitchen& kitchen);
-Result<bool> withdrawRecipe(Book& book, const std::string& id, std::optional<When> when);
+Result<void> withdrawRecipe(Book& book, const std::string& id, std::optional<When> when);
 /// Recipes that stand, in their order; those whose food, or an appliance or setting of one of their
 /// stages, is gone are left out (see `listRecipes`).
 Result<std::vector<recipe::Recipe>> loadRecipes(Book& book, const kitchen::Kitchen& kitchen);
@@ -33,7 +33,7 @@ Result<std::vector<RecipeLine>> listRecipes(Book& book, const kitchen::Kitchen& 
 Result<std::string> saveTranslation(Book& book, const std::string& recipeId,
                                     const std::string& snapshotJson, std::uint64_t seed,
                                     const When& when);
-Result<bool> withdrawTranslation(Book& book, const std::string& id, std::optional<When> when);
+Result<void> withdrawTranslation(Book& book, const std::string& id, std::optional<When> when);
 struct TranslationLine {
     std::string id, recipeId, snapshotJson;
     std::int64_t createdMs = 0;

@@ -40,7 +40,7 @@ std::string standingOf(SQLite::Database& db, const std::string& testId) {
     return s.executeStep() ? s.getColumn(0).getString() : "";
 }
 
-Result<bool> setHeights(Book& book, const kitchen::Site& site) {
+Result<void> setHeights(Book& book, const kitchen::Site& site) {
     return inTransaction(book, [&](SQLite::Database& db) {
         for (const std::string& id : testsAt(db, site.id)) {
             SQLite::Statement s(db, "UPDATE test SET values_json=json_set(values_json,"
@@ -52,7 +52,7 @@ Result<bool> setHeights(Book& book, const kitchen::Site& site) {
     });
 }
 
-Result<bool> reduceAnew(Book& book, const kitchen::Site& site, const When& when, Reworked& out) {
+Result<void> reduceAnew(Book& book, const kitchen::Site& site, const When& when, Reworked& out) {
     const auto tests = reading(book, [&](SQLite::Database& db) { return testsAt(db, site.id); });
     const auto instruments =
         reading(book, [](SQLite::Database& db) { return loadInstruments(db, Rows::standing); });
@@ -71,7 +71,7 @@ Result<bool> reduceAnew(Book& book, const kitchen::Site& site, const When& when,
             return tl::unexpected(kept.error());
         out.reductions.push_back(*kept);
     }
-    return true;
+    return {};
 }
 
 } // namespace
@@ -80,7 +80,7 @@ Result<Reworked> moveSite(Book& book, const kitchen::Site& from, const kitchen::
                           const When& when) {
     Reworked out;
     const bool samePressure = pressurePa(from) == pressurePa(to);
-    const auto done = together(book, [&]() -> Result<bool> {
+    const auto done = together(book, [&]() -> Result<void> {
         if (const auto changed = changeSite(book, to); !changed || samePressure)
             return changed;
         if (const auto heights = setHeights(book, to); !heights)
@@ -94,9 +94,9 @@ Result<Reworked> moveSite(Book& book, const kitchen::Site& from, const kitchen::
     return out;
 }
 
-Result<bool> putSite(Book& book, const kitchen::Site& site, const Reworked& reworked,
+Result<void> putSite(Book& book, const kitchen::Site& site, const Reworked& reworked,
                      std::optional<When> when) {
-    return together(book, [&]() -> Result<bool> {
+    return together(book, [&]() -> Result<void> {
         if (const auto changed = changeSite(book, site); !changed)
             return changed;
         for (const std::string& id : reworked.reductions)
@@ -106,18 +106,18 @@ Result<bool> putSite(Book& book, const kitchen::Site& site, const Reworked& rewo
     });
 }
 
-Result<bool> addCheck(Book& book, const TestRecord& test, const std::string& instrumentId,
+Result<void> addCheck(Book& book, const TestRecord& test, const std::string& instrumentId,
                       const kitchen::Calibration& calibration, const When& when) {
-    return together(book, [&]() -> Result<bool> {
+    return together(book, [&]() -> Result<void> {
         if (const auto done = addTest(book, test, when); !done)
             return done;
         return addCalibration(book, instrumentId, calibration);
     });
 }
 
-Result<bool> withdrawCheck(Book& book, const std::string& testId, const std::string& calibrationId,
+Result<void> withdrawCheck(Book& book, const std::string& testId, const std::string& calibrationId,
                            std::optional<When> when) {
-    return together(book, [&]() -> Result<bool> {
+    return together(book, [&]() -> Result<void> {
         if (const auto done = withdrawTest(book, testId, when); !done)
             return done;
         return withdrawCalibration(book, calibrationId, when);

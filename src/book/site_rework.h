@@ -20,13 +20,13 @@ struct Reworked {
 Result<Reworked> moveSite(Book& book, const kitchen::Site& from, const kitchen::Site& to,
                           const When& when);
 /// The site as it is given, with the reworked reductions hidden (a time) or shown again.
-Result<bool> putSite(Book& book, const kitchen::Site& site, const Reworked& reworked,
+Result<void> putSite(Book& book, const kitchen::Site& site, const Reworked& reworked,
                      std::optional<When> when);
 
 /// A check of an instrument and its calibration, in one transaction; and both hidden or shown.
-Result<bool> addCheck(Book& book, const TestRecord& test, const std::string& instrumentId,
+Result<void> addCheck(Book& book, const TestRecord& test, const std::string& instrumentId,
                       const kitchen::Calibration& calibration, const When& when);
-Result<bool> withdrawCheck(Book& book, const std::string& testId, const std::string& calibrationId,
+Result<void> withdrawCheck(Book& book, const std::string& testId, const std::string& calibrationId,
                            std::optional<When> when);
 
 } // namespace dynamet::book

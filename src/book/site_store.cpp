@@ -41,18 +41,18 @@ std::vector<kitchen::Site> loadSites(SQLite::Database& db, Rows rows) {
     return readRows(db, "site", rows, siteOf);
 }
 
-Result<bool> addSite(Book& book, const kitchen::Site& site, const When& when) {
+Result<void> addSite(Book& book, const kitchen::Site& site, const When& when) {
     return inTransaction(book, [&](SQLite::Database& db) {
         insertRow(db, "site", newRow(site.id, when.utcMs, rowOf(site)));
     });
 }
 
-Result<bool> changeSite(Book& book, const kitchen::Site& site) {
+Result<void> changeSite(Book& book, const kitchen::Site& site) {
     return inTransaction(
         book, [&](SQLite::Database& db) { updateRow(db, "site", site.id, rowOf(site)); });
 }
 
-Result<bool> withdrawSite(Book& book, const std::string& id, std::optional<When> when) {
+Result<void> withdrawSite(Book& book, const std::string& id, std::optional<When> when) {
     return setWithdrawn(book, "site", id, when);
 }
 

@@ -208,7 +208,7 @@ rating::TestInput inputOf(const TestRecord& test,
     return out;
 }
 
-Result<bool> keepAttachment(Book& book, const std::string& sha256, const std::string& mediaType,
+Result<void> keepAttachment(Book& book, const std::string& sha256, const std::string& mediaType,
                             const std::string& name, const std::string& content) {
     return inTransaction(book, [&](Database& db) {
         Statement s(db, "INSERT OR IGNORE INTO attachment VALUES (?,?,?,?)");
@@ -220,7 +220,7 @@ Result<bool> keepAttachment(Book& book, const std::string& sha256, const std::st
     });
 }
 
-Result<bool> addTest(Book& book, const TestRecord& test, const When& when) {
+Result<void> addTest(Book& book, const TestRecord& test, const When& when) {
     return inTransaction(book, [&](Database& db) {
         insertTest(db, test, when);
         insertReadings(db, test);
@@ -261,11 +261,11 @@ Result<std::string> saveReduction(Book& book, const std::string& testId, const r
     return id;
 }
 
-Result<bool> withdrawTest(Book& book, const std::string& testId, std::optional<When> when) {
+Result<void> withdrawTest(Book& book, const std::string& testId, std::optional<When> when) {
     return setWithdrawn(book, "test", testId, when);
 }
 
-Result<bool> withdrawReduction(Book& book, const std::string& reductionId,
+Result<void> withdrawReduction(Book& book, const std::string& reductionId,
                                std::optional<When> when) {
     return setWithdrawn(book, "reduction", reductionId, when);
 }

@@ -58,18 +58,18 @@ rating::TestInput inputOf(const TestRecord& test,
                           const std::vector<kitchen::Instrument>& instruments);
 
 /// Keeps a file's content by its SHA-256; keeping it twice does nothing.
-Result<bool> keepAttachment(Book& book, const std::string& sha256, const std::string& mediaType,
+Result<void> keepAttachment(Book& book, const std::string& sha256, const std::string& mediaType,
                             const std::string& name, const std::string& content);
 /// Keeps a test as a draft, with its raw readings.
-Result<bool> addTest(Book& book, const TestRecord& test, const When& when);
+Result<void> addTest(Book& book, const TestRecord& test, const When& when);
 /// Makes a draft a rating: keeps the reduction and its field numbers. Returns the reduction's id.
 Result<std::string> saveReduction(Book& book, const std::string& testId,
                                   const rating::Reduction& reduction,
                                   const std::map<std::string, double>& constants,
                                   const std::string& supersedes, const When& when);
 /// Undo and redo of an import or a save: set or clear withdrawn_at.
-Result<bool> withdrawTest(Book& book, const std::string& testId, std::optional<When> when);
-Result<bool> withdrawReduction(Book& book, const std::string& reductionId,
+Result<void> withdrawTest(Book& book, const std::string& testId, std::optional<When> when);
+Result<void> withdrawReduction(Book& book, const std::string& reductionId,
                                std::optional<When> when);
 
 /// A line of the list of tests.

@@ -46,7 +46,7 @@ kitchen::Insert insertOf(const RowReader& row) {
 }
 
 template <class Thing>
-Result<bool> addTo(Book& book, const char* table, const Thing& thing, const When& when) {
+Result<void> addTo(Book& book, const char* table, const Thing& thing, const When& when) {
     return inTransaction(book, [&](SQLite::Database& db) {
         insertRow(db, table, newRow(thing.id, when.utcMs, rowOf(thing)));
     });
@@ -62,27 +62,27 @@ std::vector<kitchen::Insert> loadInserts(SQLite::Database& db, Rows rows) {
     return readRows(db, "insert_part", rows, insertOf);
 }
 
-Result<bool> addVessel(Book& book, const kitchen::Vessel& vessel, const When& when) {
+Result<void> addVessel(Book& book, const kitchen::Vessel& vessel, const When& when) {
     return addTo(book, "vessel", vessel, when);
 }
-Result<bool> addInsert(Book& book, const kitchen::Insert& insert, const When& when) {
+Result<void> addInsert(Book& book, const kitchen::Insert& insert, const When& when) {
     return addTo(book, "insert_part", insert, when);
 }
 
-Result<bool> changeVessel(Book& book, const kitchen::Vessel& vessel) {
+Result<void> changeVessel(Book& book, const kitchen::Vessel& vessel) {
     return inTransaction(
         book, [&](SQLite::Database& db) { updateRow(db, "vessel", vessel.id, rowOf(vessel)); });
 }
-Result<bool> changeInsert(Book& book, const kitchen::Insert& insert) {
+Result<void> changeInsert(Book& book, const kitchen::Insert& insert) {
     return inTransaction(book, [&](SQLite::Database& db) {
         updateRow(db, "insert_part", insert.id, rowOf(insert));
     });
 }
 
-Result<bool> withdrawVessel(Book& book, const std::string& id, std::optional<When> when) {
+Result<void> withdrawVessel(Book& book, const std::string& id, std::optional<When> when) {
     return setWithdrawn(book, "vessel", id, when);
 }
-Result<bool> withdrawInsert(Book& book, const std::string& id, std::optional<When> when) {
+Result<void> withdrawInsert(Book& book, const std::string& id, std::optional<When> when) {
     return setWithdrawn(book, "insert_part", id, when);
 }
 

@@ -26,7 +26,7 @@ Result<std::pair<std::string, std::string>> splitAt(const std::string& text) {
     return std::pair{text.substr(0, equals), text.substr(equals + 1)};
 }
 
-Result<bool> addValues(const RateOptions& options, rating::TestInput& test) {
+Result<void> addValues(const RateOptions& options, rating::TestInput& test) {
     for (const std::string& text : options.with) {
         const auto pair = splitAt(text);
         if (!pair)
@@ -39,11 +39,11 @@ Result<bool> addValues(const RateOptions& options, rating::TestInput& test) {
                         fmt::format("\"{}\" in --with {} is not a number", number, text));
         test.values[pair->first] = value;
     }
-    return true;
+    return {};
 }
 
 /// Columns by --column NAME=ROLE; else the protocol's roles in the order of the columns.
-Result<bool> addChannels(const RateOptions& options, const formats::ParsedLog& log,
+Result<void> addChannels(const RateOptions& options, const formats::ParsedLog& log,
                          rating::TestInput& test) {
     const rating::Protocol& protocol = *rating::findProtocol(options.protocol);
     const auto& roles = protocol.roles;
@@ -51,7 +51,7 @@ Result<bool> addChannels(const RateOptions& options, const formats::ParsedLog& l
         for (std::size_t i = 0; i < std::min(roles.size(), log.channels.size()); ++i)
             if (i == 0 || !protocol.firstColumnOnly)
                 test.channels[roles[i]] = formats::kelvinSeries(log, i);
-        return true;
+        return {};
     }
     for (const std::string& text : options.columns) {
         const auto pair = splitAt(text);
@@ -74,11 +74,11 @@ Result<bool> addChannels(const RateOptions& options, const formats::ParsedLog& l
             return fail(Errc::invalidArgument,
                         fmt::format("no column \"{}\"; the log has {}", pair->first, known));
     }
-    return true;
+    return {};
 }
 
 /// --key ROLE=readings, each read as the protocol's role wants it.
-Result<bool> addKeyed(const RateOptions& options, rating::TestInput& test) {
+Result<void> addKeyed(const RateOptions& options, rating::TestInput& test) {
     const rating::Protocol* protocol = rating::findProtocol(options.protocol);
     for (const std::string& text : options.keyed) {
         const auto pair = splitAt(text);
@@ -97,7 +97,7 @@ Result<bool> addKeyed(const RateOptions& options, rating::TestInput& test) {
         for (const rating::TypedReading& r : *readings)
             test.keyed[role->role].push_back(r.value);
     }
-    return true;
+    return {};
 }
 
 Result<std::string> readLog(const RateOptions& options, rating::TestInput& test) {

@@ -51,7 +51,7 @@ Result<Outcome> cookTo(const recipe::FoodPiece& piece, const Programme& programm
     return cookFor(piece, withFixedTurn(programme, *outcome), outcome->pullS, effort, tables, true);
 }
 
-Result<bool> checkPiece(const recipe::FoodPiece& piece, double coreK) {
+Result<void> checkPiece(const recipe::FoodPiece& piece, double coreK) {
     const auto sensible = [](double metres) { return metres >= 1e-3 && metres <= 0.4; };
     if (!sensible(piece.thicknessM))
         return fail(Errc::invalidArgument, "the thickness should be 1 to 400 mm");
@@ -67,7 +67,7 @@ Result<bool> checkPiece(const recipe::FoodPiece& piece, double coreK) {
     if (!(piece.startK >= kZeroCelsiusK - 40 && piece.startK < coreK))
         return fail(Errc::invalidArgument,
                     "the start should be above -40 °C and below the doneness asked for");
-    return true;
+    return {};
 }
 
 std::pair<double, double> thicknessRange(const recipe::FoodPiece& piece) {

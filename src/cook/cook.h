@@ -10,7 +10,7 @@ namespace dynamet::cook {
 
 /// invalidArgument with the reason when a piece cannot be cooked to a core: measures, a fat cap
 /// thicker than the piece, a start as hot as the goal.
-Result<bool> checkPiece(const recipe::FoodPiece& piece, double coreK);
+Result<void> checkPiece(const recipe::FoodPiece& piece, double coreK);
 /// How far a what-if of thickness and start temperature makes sense about a piece, SI: half to
 /// twice as thick, and from 20 K below a frozen or fresh start to a warm room; always inside what
 /// `checkPiece` takes.

@@ -81,7 +81,7 @@ Result<Settled> forwardSettled(Simulation& simulation, const PassageGoal& goal,
     const bool seek = plan.turning == Turning::once && !plan.turnAtS;
     double guess = plan.guessS;
     Settled out;
-    const auto once = [&](Recorder* noting) -> Result<bool> {
+    const auto once = [&](Recorder* noting) -> Result<void> {
         simulation.restore(first);
         out.kept.assign(1, first);
         out.turns = turnTimes(plan.turning, plan.turnAtS, start, guess, goal.untilS);
@@ -89,7 +89,7 @@ Result<Settled> forwardSettled(Simulation& simulation, const PassageGoal& goal,
         if (!passed)
             return tl::unexpected(passed.error());
         out.passage = *passed;
-        return true;
+        return {};
     };
     for (int round = 0; round < (seek ? kMostRounds : 1); ++round) {
         if (const auto done = once(seek ? nullptr : recorder); !done)
@@ -170,7 +170,7 @@ Result<std::vector<StagePassed>> passStages(Simulation& simulation, const recipe
     return out;
 }
 
-Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outcome& outcome,
+Result<void> restAfter(Simulation& simulation, const Programme& programme, Outcome& outcome,
                        Recorder* recorder) {
     const double pull = simulation.timeS();
     const Simulation::Moment& now = simulation.moment();
@@ -196,12 +196,12 @@ Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outco
     };
     const auto shortest = simulation.cookUntil(pull + programme.rest.shortestS, watch);
     if (!shortest)
-        return shortest;
+        return tl::unexpected(shortest.error());
     outcome.plateK = simulation.solver().coreK();
     served = true;
     if (outcome.plateK >= risenK - kTurnedRoundK)
         if (const auto done = simulation.cookUntil(pull + programme.rest.longestS, watch); !done)
-            return done;
+            return tl::unexpected(done.error());
     outcome.peakK = risenK;
     if (earlierK > risenK) { // it was hotter once, in a stage or a wait before
         outcome.peakK = earlierK;
@@ -209,7 +209,7 @@ Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outco
     }
     if (recorder)
         recorder->note(simulation, true);
-    return true;
+    return {};
 }
 
 } // namespace dynamet::cook

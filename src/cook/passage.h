@@ -55,7 +55,7 @@ Result<std::vector<StagePassed>> passStages(Simulation& simulation, const recipe
 
 /// Rests until the core has turned round (and the shortest rest is over); fills pull, peak and
 /// plate; the sums are read by `Simulation::fill`.
-Result<bool> restAfter(Simulation& simulation, const Programme& programme, Outcome& outcome,
+Result<void> restAfter(Simulation& simulation, const Programme& programme, Outcome& outcome,
                        Recorder* recorder);
 
 } // namespace dynamet::cook

@@ -121,7 +121,7 @@ struct LastStage {
     PassageGoal goal;
     PullIdea idea = {};
 
-    Result<bool> forward(const TurnPlan& plan) {
+    Result<void> forward(const TurnPlan& plan) {
         simulation.restore(first);
         auto last = forwardSettled(simulation, goal, plan, nullptr);
         if (!last)
@@ -129,7 +129,7 @@ struct LastStage {
         passed.last = std::move(*last);
         const Passage& way = passed.last.passage;
         if (std::isfinite(way.reachedS))
-            return true;
+            return {};
         return fail(Errc::refused,
                     fmt::format("the core stops at {:.0f} °C within {:.0f} h",
                                 way.highestK - kZeroCelsiusK, programme.longestS / 3600));

@@ -157,12 +157,12 @@ std::optional<std::pair<double, double>> donenessSpan(const std::vector<Doneness
     return out;
 }
 
-Result<bool> checkDoneness(const std::vector<DonenessScale>& scales, const Food& food, double coreK,
+Result<void> checkDoneness(const std::vector<DonenessScale>& scales, const Food& food, double coreK,
                            bool fahrenheit) {
     constexpr double kBesideK = 4; // what a cook may want beyond every scale
     const auto span = donenessSpan(scales, food.foodClass);
     if (!span || (coreK >= span->first - kBesideK && coreK <= span->second + kBesideK))
-        return true;
+        return {};
     return fail(Errc::refused,
                 fmt::format("{} is no doneness for {}: the scales go from {} to {} there",
                             printDegrees(coreK, fahrenheit), food.name,

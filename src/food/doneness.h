@@ -55,7 +55,7 @@ Result<DonenessLevel> findLevel(const std::vector<DonenessScale>& scales, const 
 std::optional<std::pair<double, double>> donenessSpan(const std::vector<DonenessScale>& scales,
                                                       const std::string& foodClass);
 /// refused when no scale comes near to a core for that food: bread is not done at 60 °C.
-Result<bool> checkDoneness(const std::vector<DonenessScale>& scales, const Food& food, double coreK,
+Result<void> checkDoneness(const std::vector<DonenessScale>& scales, const Food& food, double coreK,
                            bool fahrenheit);
 
 /// Levels as lines a cook edits, "rare 48-52" in °C or °F, one a line; and back. invalidArgument

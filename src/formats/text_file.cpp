@@ -84,7 +84,7 @@ std::string asUtf8(std::string bytes) {
     return out;
 }
 
-Result<bool> writeTextFile(const std::string& path, const std::string& text) {
+Result<void> writeTextFile(const std::string& path, const std::string& text) {
     const std::string part = path + ".part";
     {
         const std::unique_ptr<std::FILE, Closer> file(std::fopen(part.c_str(), "wb"));
@@ -100,7 +100,7 @@ Result<bool> writeTextFile(const std::string& path, const std::string& text) {
     }
     if (std::rename(part.c_str(), path.c_str()) != 0)
         return tl::unexpected(systemError(path));
-    return true;
+    return {};
 }
 
 std::string sha256(const std::string& text) {

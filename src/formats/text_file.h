@@ -13,7 +13,7 @@ namespace dynamet::formats {
 /// folder, a pipe).
 Result<std::string> readTextFile(const std::string& path);
 /// Writes a file anew, whole or not at all (a temporary beside it is renamed).
-Result<bool> writeTextFile(const std::string& path, const std::string& text);
+Result<void> writeTextFile(const std::string& path, const std::string& text);
 /// The text in UTF-8: bytes that are none are taken as Latin-1, as older loggers write their °.
 std::string asUtf8(std::string bytes);
 /// SHA-256 of a text, 64 hexadecimal digits.

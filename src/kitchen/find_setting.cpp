@@ -19,7 +19,7 @@ double chance(const Representative& shown, const WantedZone& zone) {
     return normalCdf((zone.highK - shown.kelvin) / u) - normalCdf((zone.lowK - shown.kelvin) / u);
 }
 
-Result<bool> checkWish(const Appliance& appliance, const WantedHeat& wanted) {
+Result<void> checkWish(const Appliance& appliance, const WantedHeat& wanted) {
     if (wanted.zones.empty())
         return fail(Errc::invalidArgument, "say which zone should be how hot");
     for (const WantedZone& zone : wanted.zones) {
@@ -30,7 +30,7 @@ Result<bool> checkWish(const Appliance& appliance, const WantedHeat& wanted) {
             return fail(Errc::invalidArgument,
                         "the lower temperature must be below the higher one");
     }
-    return true;
+    return {};
 }
 
 } // namespace

@@ -108,7 +108,7 @@ void spreadShares(std::vector<Label>& marks) {
     }
 }
 
-Result<bool> allDifferent(const std::vector<std::string>& names) {
+Result<void> allDifferent(const std::vector<std::string>& names) {
     for (std::size_t i = 0; i < names.size(); ++i)
         if (std::find(names.begin(), names.begin() + static_cast<std::ptrdiff_t>(i), names[i]) !=
             names.begin() + static_cast<std::ptrdiff_t>(i))
@@ -117,7 +117,7 @@ Result<bool> allDifferent(const std::vector<std::string>& names) {
         if (name.find_first_of(";=/+") != std::string::npos)
             return fail(Errc::invalidArgument,
                         fmt::format("\"{}\": a name has none of ; = / +", name));
-    return true;
+    return {};
 }
 
 } // namespace

@@ -171,7 +171,7 @@ void addHob(Builder& builder, const Appliance& a, const Setting& s, const json& 
                    {heatCapacityPerArea(vessel), 0.05 * heatCapacityPerArea(vessel)});
 }
 
-Result<bool> checkFits(const Appliance& a, const Setting& s, const Place& place) {
+Result<void> checkFits(const Appliance& a, const Setting& s, const Place& place) {
     if (s.values.size() != a.controls.size())
         return fail(Errc::invalidArgument,
                     fmt::format("{}: the setting has {} values for {} controls", a.name,
@@ -181,7 +181,7 @@ Result<bool> checkFits(const Appliance& a, const Setting& s, const Place& place)
                     fmt::format("{} has no zone \"{}\"", a.name, place.zone));
     if (isHob(a.kind) && !place.vessel)
         return fail(Errc::invalidArgument, fmt::format("{} needs a vessel", a.name));
-    return true;
+    return {};
 }
 
 std::vector<Label> readLabels(const json& labels) {

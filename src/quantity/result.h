@@ -34,8 +34,14 @@ struct Error {
     Error in(const std::string& where) const { return {code, where + ": " + message, line}; }
 };
 
+/// What was asked for, or why it could not be done; never to be dropped without a look.
 template <class T>
-using Result = tl::expected<T, Error>;
+class [[nodiscard]] Result : public tl::expected<T, Error> {
+  public:
+    using tl::expected<T, Error>::expected;
+    Result() = default;
+    Result(tl::expected<T, Error> from) : tl::expected<T, Error>(std::move(from)) {}
+};
 
 /// Makes the failing side of a Result.
 inline tl::unexpected<Error> fail(Errc code, std::string message, int line = 0) {

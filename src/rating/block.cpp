@@ -111,7 +111,7 @@ DerivedValues derive(const Fit& f, const Inputs& in) {
     return {stays, h + radiative(in.emissivity, stays), h, t, t + in.radiantApartK};
 }
 
-Result<bool> checkBefore(const BlockTest& test) {
+Result<void> checkBefore(const BlockTest& test) {
     if (!(test.massKg > 0 && test.areaM2 > 0))
         return fail(Errc::invalidArgument, "the block's mass or area is missing");
     if (const auto ok = checkReadings(test.block, "the block", 20, 250, 1300); !ok)
@@ -122,7 +122,7 @@ Result<bool> checkBefore(const BlockTest& test) {
                 return fail(Errc::refused,
                             fmt::format("the block's probe stands at its limit of {:.0f} °C",
                                         *test.limitK - kZeroCelsiusK));
-    return true;
+    return {};
 }
 
 struct Checked {
@@ -268,7 +268,7 @@ void addTypeA(Uncertainty& u, const Prepared& data, const Fit& f, const Inputs& 
 /// Type B inputs one after the other: each is shifted by its standard uncertainty both ways and
 /// fitted anew. Half the difference is its part; what the mean of both is off `derived` corrects
 /// it.
-Result<bool> addTypeB(Uncertainty& u, const BlockTest& test, const Prepared& data, const Fit& f,
+Result<void> addTypeB(Uncertainty& u, const BlockTest& test, const Prepared& data, const Fit& f,
                       const Inputs& held, DerivedValues& derived) {
     struct Shift {
         const char* name;
@@ -299,7 +299,7 @@ Result<bool> addTypeB(Uncertainty& u, const BlockTest& test, const Prepared& dat
         addOuter(u.all, change);
         u.contributions.push_back({shift.name, std::abs(change[effective])});
     }
-    return true;
+    return {};
 }
 
 void addQuantities(Reduction& out, const DerivedValues& d, const Uncertainty& u, double dof) {
@@ -318,7 +318,7 @@ void addQuantities(Reduction& out, const DerivedValues& d, const Uncertainty& u,
 
 } // namespace
 
-Result<bool> checkBlock(const BlockTest& test) {
+Result<void> checkBlock(const BlockTest& test) {
     if (const auto ok = checkBefore(test); !ok)
         return ok;
     const Prepared data = prepare(test);
@@ -326,7 +326,7 @@ Result<bool> checkBlock(const BlockTest& test) {
     if (!fitted)
         return tl::unexpected(fitted.error());
     const auto checked = checkAfter(test, data, *fitted);
-    return checked ? Result<bool>(true) : tl::unexpected(checked.error());
+    return checked ? Result<void>() : tl::unexpected(checked.error());
 }
 
 Result<Reduction> reduceBlock(const BlockTest& given) {

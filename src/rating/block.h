@@ -35,7 +35,7 @@ struct BlockTest {
 };
 
 /// What reduceBlock would refuse, found with one fit.
-Result<bool> checkBlock(const BlockTest& test);
+Result<void> checkBlock(const BlockTest& test);
 /// Effective temperature and total coefficient, jointly, and the convective part for the field.
 /// Refused: Bi ≥ 0.1, shorter than 0.6 time constants (2 with a cycling thermostat and no air log
 /// warns), probe at its limit, time backwards, unit suspected.

@@ -27,7 +27,7 @@ Series meanOfSpots(const CavityMap& t) {
     return out;
 }
 
-Result<bool> checkSpots(const CavityMap& t) {
+Result<void> checkSpots(const CavityMap& t) {
     if (t.spots.size() < 2)
         return fail(Errc::refused, "a map needs at least two probes: give more columns a place");
     for (const auto& [place, series] : t.spots) {
@@ -38,7 +38,7 @@ Result<bool> checkSpots(const CavityMap& t) {
                 return fail(Errc::refused,
                             fmt::format("the probe at {} stands at its limit", place));
     }
-    return true;
+    return {};
 }
 
 std::string sentenceOf(const Reduction& out, const std::vector<double>& level,

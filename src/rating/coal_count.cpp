@@ -97,7 +97,7 @@ void mergeReadings(Reduction& out) {
     out.contributions = kept;
 }
 
-Result<bool> checkRuns(const CoalCount& t) {
+Result<void> checkRuns(const CoalCount& t) {
     if (t.insideK.size() < 2 || t.under.size() != t.insideK.size() ||
         t.lid.size() != t.insideK.size())
         return fail(Errc::refused,
@@ -108,7 +108,7 @@ Result<bool> checkRuns(const CoalCount& t) {
         if (t.insideK[i] < t.ambientK || t.insideK[i] > 700)
             return fail(Errc::refused, fmt::format("run {}: {:.0f} °C inside cannot be right",
                                                    i + 1, t.insideK[i] - kZeroCelsiusK));
-    return true;
+    return {};
 }
 
 } // namespace

@@ -40,7 +40,7 @@ std::string why(const Series& air, const SettledRule& rule) {
         minutes, rule.slopeLimitPerS * 60);
 }
 
-Result<bool> checkLimit(const Preheat& test, const Series& air) {
+Result<void> checkLimit(const Preheat& test, const Series& air) {
     if (test.limitK) {
         const auto over = std::count_if(air.value.begin(), air.value.end(),
                                         [&](double v) { return v >= *test.limitK; });
@@ -51,7 +51,7 @@ Result<bool> checkLimit(const Preheat& test, const Series& air) {
                             "\"at least\"; use another instrument or a lower setting",
                             over, *test.limitK - kZeroCelsiusK));
     }
-    return true;
+    return {};
 }
 
 /// When it first reached what the dial says, and by how much it overshot.

@@ -50,7 +50,7 @@ void fillDiagonalCovariance(Reduction& reduction) {
         reduction.covariance[i * n + i] = reduction.quantities[i].u * reduction.quantities[i].u;
 }
 
-Result<bool> checkReadings(const Series& readings, const std::string& what, std::size_t leastCount,
+Result<void> checkReadings(const Series& readings, const std::string& what, std::size_t leastCount,
                            double coldestK, double hottestK) {
     for (std::size_t i = 1; i < readings.size(); ++i)
         if (readings.timeS[i] < readings.timeS[i - 1])
@@ -73,7 +73,7 @@ Result<bool> checkReadings(const Series& readings, const std::string& what, std:
                     fmt::format("most readings of {} are outside {:.0f} to {:.0f} °C: is the unit "
                                 "right (°F taken for °C)?",
                                 what, coldestK - kZeroCelsiusK, hottestK - kZeroCelsiusK));
-    return true;
+    return {};
 }
 
 } // namespace dynamet::rating

@@ -73,7 +73,7 @@ void fillDiagonalCovariance(Reduction& reduction);
 /// Refused readings that every protocol checks: empty, time running backwards, fewer than
 /// `leastCount` values, a unit that cannot be right for a kitchen (suspected °F read as °C: all
 /// values above `hottestK`). `what` names the channel.
-Result<bool> checkReadings(const Series& readings, const std::string& what, std::size_t leastCount,
+Result<void> checkReadings(const Series& readings, const std::string& what, std::size_t leastCount,
                            double coldestK, double hottestK);
 
 } // namespace dynamet::rating

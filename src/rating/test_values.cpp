@@ -50,12 +50,12 @@ std::optional<double> TestValues::inputEnergyJ() {
     return std::nullopt;
 }
 
-Result<bool> TestValues::nothingLeft() const {
+Result<void> TestValues::nothingLeft() const {
     for (const auto& [name, value] : test_.values)
         if (!asked_.contains(name))
             return fail(Errc::invalidArgument,
                         fmt::format("{} does not know the value \"{}\"", test_.protocol, name));
-    return true;
+    return {};
 }
 
 const Series* channelOf(const TestInput& test, const std::string& role) {

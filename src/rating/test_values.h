@@ -26,7 +26,7 @@ class TestValues {
     /// Energy that went in, J, from the electricity meter, the gas meter or weighed fuel.
     std::optional<double> inputEnergyJ();
     /// invalidArgument when a value was given that the protocol does not know.
-    Result<bool> nothingLeft() const;
+    Result<void> nothingLeft() const;
 
   private:
     const TestInput& test_;

@@ -93,7 +93,7 @@ void addFieldNumbers(Reduction& out, const Quantity& q) {
 }
 
 /// Replaces the guess about air and walls by what two probes tell.
-Result<bool> addSplit(Reduction& out, const ZoneSweep& test, const std::vector<double>& thin) {
+Result<void> addSplit(Reduction& out, const ZoneSweep& test, const std::vector<double>& thin) {
     ProbePair pair;
     pair.thinK = mean(thin);
     pair.thickK = mean(test.thickK);
@@ -114,7 +114,7 @@ Result<bool> addSplit(Reduction& out, const ZoneSweep& test, const std::vector<d
     std::vector<std::pair<std::size_t, kitchen::FieldKey>> placed;
     addFieldNumber(out, *split, 0, {kitchen::Face::all, kitchen::Term::air}, placed);
     addFieldNumber(out, *split, 1, {kitchen::Face::all, kitchen::Term::radiant}, placed);
-    return true;
+    return {};
 }
 
 } // namespace

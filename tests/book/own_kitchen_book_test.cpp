@@ -108,7 +108,7 @@ TEST_F(OwnKitchen, ASiteThatMovesTakesItsRatingsAlongAndBack) {
 }
 
 TEST_F(OwnKitchen, SeveralActionsAreAllOrNothing) {
-    const auto failed = together(*book, [&]() -> Result<bool> {
+    const auto failed = together(*book, [&]() -> Result<void> {
         kitchen::Site other = site;
         other.id = "other";
         if (const auto done = addSite(*book, other, kWhen); !done)

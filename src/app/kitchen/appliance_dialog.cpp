@@ -155,7 +155,7 @@ Result<std::vector<kitchen::Zone>> ApplianceDialog::zones() const {
     return out;
 }
 
-Result<bool> ApplianceDialog::take() {
+Result<void> ApplianceDialog::take() {
     const auto name = named(*name_);
     const auto places = zones();
     if (!name || !places)
@@ -178,7 +178,7 @@ Result<bool> ApplianceDialog::take() {
     out.assetNumber = plain(asset_->text().trimmed());
     out.notes = plain(notes_->text().trimmed());
     appliance_ = out;
-    return true;
+    return {};
 }
 
 } // namespace dynamet::app

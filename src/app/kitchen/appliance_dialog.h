@@ -18,7 +18,7 @@ class ApplianceDialog : public FormDialog {
     const kitchen::Appliance& appliance() const { return appliance_; }
 
   private:
-    Result<bool> take() override;
+    Result<void> take() override;
     void showKind();
     void buildControls();
     void fillVessels(const std::string& chosen);

@@ -113,7 +113,7 @@ Result<double> ControlEdit::numberOf(const QLineEdit& field) const {
     return value ? value : tl::unexpected(value.error().in(plain(field.accessibleName())));
 }
 
-Result<bool> ControlEdit::takeRange(kitchen::Control& out) const {
+Result<void> ControlEdit::takeRange(kitchen::Control& out) const {
     const auto low = numberOf(*low_), high = numberOf(*high_);
     if (!low || !high)
         return tl::unexpected((low ? high : low).error());
@@ -132,7 +132,7 @@ Result<bool> ControlEdit::takeRange(kitchen::Control& out) const {
     out.low = *low;
     out.high = *high;
     out.step = *step;
-    return true;
+    return {};
 }
 
 Result<kitchen::Control> ControlEdit::control() const {

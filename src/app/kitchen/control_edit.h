@@ -27,7 +27,7 @@ class ControlEdit : public QWidget {
     void showUnit();
     QLineEdit* line(const QString& label, const QString& words);
     Result<double> numberOf(const QLineEdit& field) const;
-    Result<bool> takeRange(kitchen::Control& out) const;
+    Result<void> takeRange(kitchen::Control& out) const;
     Units units_;
     kitchen::Control control_;
     QComboBox* unit_ = nullptr;

@@ -82,7 +82,7 @@ void InstrumentDialog::takeCommon(int item) {
     fill();
 }
 
-Result<bool> InstrumentDialog::take() {
+Result<void> InstrumentDialog::take() {
     const auto name = named(*name_);
     if (!name)
         return tl::unexpected(name.error());
@@ -110,7 +110,7 @@ Result<bool> InstrumentDialog::take() {
             return fail(Errc::invalidArgument, plain(tr("The band is upside down")));
     }
     instrument_ = out;
-    return true;
+    return {};
 }
 
 } // namespace dynamet::app

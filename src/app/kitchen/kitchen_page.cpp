@@ -148,7 +148,7 @@ void KitchenPage::enableActions() {
     retire_->setText(thing && thing->retired ? tr("Bring back") : tr("Retire"));
 }
 
-void KitchenPage::report(const Result<bool>& done) {
+void KitchenPage::report(const Result<void>& done) {
     if (!done)
         document_.say(text(done.error().message));
 }

@@ -52,7 +52,7 @@ class KitchenPage : public QWidget {
     void edit(const std::vector<Value>& all, bool asNew);
     template <class Dialog, class Value>
     void addNew(const Value& fresh);
-    void report(const Result<bool>& done);
+    void report(const Result<void>& done);
     Document::Thing kindOfThing() const;
 
     Document& document_;

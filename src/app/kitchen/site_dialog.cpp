@@ -41,7 +41,7 @@ void SiteDialog::showBoiling() {
             .arg(text(printTemperature(boilingPointAt(as), document_.units().temperature()))));
 }
 
-Result<bool> SiteDialog::take() {
+Result<void> SiteDialog::take() {
     const auto name = named(*name_);
     if (!name)
         return tl::unexpected(name.error());
@@ -51,7 +51,7 @@ Result<bool> SiteDialog::take() {
     site_.windMPerS = **wind_->value();
     site_.measuredPressurePa = *pressure_->value();
     site_.gasHeatingValueJPerM3 = **gas_->value();
-    return true;
+    return {};
 }
 
 } // namespace dynamet::app

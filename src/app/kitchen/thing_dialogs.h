@@ -19,7 +19,7 @@ class SiteDialog : public FormDialog {
     const kitchen::Site& site() const { return site_; }
 
   private:
-    Result<bool> take() override;
+    Result<void> take() override;
     void showBoiling();
     kitchen::Site site_;
     QLineEdit* name_;
@@ -35,7 +35,7 @@ class VesselDialog : public FormDialog {
     const kitchen::Vessel& vessel() const { return vessel_; }
 
   private:
-    Result<bool> take() override;
+    Result<void> take() override;
     void takeCommon(int item);
     void showUsualMass();
     std::optional<kitchen::Vessel> usual() const;
@@ -53,7 +53,7 @@ class InsertDialog : public FormDialog {
     const kitchen::Insert& insert() const { return insert_; }
 
   private:
-    Result<bool> take() override;
+    Result<void> take() override;
     kitchen::Insert insert_;
     QLineEdit* name_;
     QComboBox* kind_;
@@ -67,7 +67,7 @@ class InstrumentDialog : public FormDialog {
     const kitchen::Instrument& instrument() const { return instrument_; }
 
   private:
-    Result<bool> take() override;
+    Result<void> take() override;
     void takeCommon(int item);
     void showKind();
     void fill();

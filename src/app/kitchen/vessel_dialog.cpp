@@ -79,7 +79,7 @@ void VesselDialog::takeCommon(int item) {
     showUsualMass();
 }
 
-Result<bool> VesselDialog::take() {
+Result<void> VesselDialog::take() {
     const auto name = named(*name_);
     const auto made = usual();
     if (!name)
@@ -91,7 +91,7 @@ Result<bool> VesselDialog::take() {
     if (const auto weighed = *mass_->value())
         out.massKg = *weighed;
     vessel_ = out;
-    return true;
+    return {};
 }
 
 InsertDialog::InsertDialog(Document& document, const kitchen::Insert& insert, QWidget* parent)
@@ -101,13 +101,13 @@ InsertDialog::InsertDialog(Document& document, const kitchen::Insert& insert, QW
                       std::max(0, static_cast<int>(insert.kind) - 1));
 }
 
-Result<bool> InsertDialog::take() {
+Result<void> InsertDialog::take() {
     const auto name = named(*name_);
     if (!name)
         return tl::unexpected(name.error());
     insert_.name = *name;
     insert_.kind = static_cast<kitchen::InsertKind>(kind_->currentIndex() + 1);
-    return true;
+    return {};
 }
 
 QStringList insertKindNames() {

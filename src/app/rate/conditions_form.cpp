@@ -122,7 +122,7 @@ void ConditionsForm::show(const book::TestRecord& test) {
     wind_->setText(test.windMPerS ? text(printFixed(*test.windMPerS, 1)) : QString());
 }
 
-Result<bool> ConditionsForm::fill(book::TestRecord& test, std::string& photoPath) const {
+Result<void> ConditionsForm::fill(book::TestRecord& test, std::string& photoPath) const {
     test.instrumentId = plain(instrument_->currentData().toString());
     test.operatorName = plain(operator_->text().trimmed());
     test.fuel = plain(fuel_->text().trimmed());
@@ -144,7 +144,7 @@ Result<bool> ConditionsForm::fill(book::TestRecord& test, std::string& photoPath
     photoPath = plain(photo_->text().trimmed());
     if (!photoPath.empty() && !QFileInfo(text(photoPath)).isFile())
         return fail(Errc::notFound, "Photo: there is no file of that name");
-    return true;
+    return {};
 }
 
 void ConditionsForm::browse() {

@@ -24,7 +24,7 @@ class ConditionsForm : public QWidget {
     void refresh();
     /// Writes the conditions into a test and says which file is its photo; an error names the
     /// field.
-    Result<bool> fill(book::TestRecord& test, std::string& photoPath) const;
+    Result<void> fill(book::TestRecord& test, std::string& photoPath) const;
     const kitchen::Instrument* instrument() const;
     /// Names of what was not written down.
     QStringList missing() const;

@@ -15,7 +15,7 @@ namespace dynamet::app {
 /// is one transaction; one that fails changes nothing and is told by `failure`.
 class BookCommand : public QUndoCommand {
   public:
-    using Step = std::function<Result<bool>()>;
+    using Step = std::function<Result<void>()>;
     BookCommand(const QString& words, Step back, Step again)
         : QUndoCommand(words), back_(std::move(back)), again_(std::move(again)) {}
     void undo() override { run(back_); }

@@ -13,7 +13,7 @@ namespace dynamet::app {
 
 Document::Document(Clock clock, QObject* parent) : QObject(parent), clock_(std::move(clock)) {}
 
-Result<bool> Document::open(const QString& path) {
+Result<void> Document::open(const QString& path) {
     if (book_ && book_->path() == plain(path))
         book_.reset(); // its own lock would make the second opening read-only
     auto book = book::Book::open(plain(path));
@@ -26,10 +26,10 @@ Result<bool> Document::open(const QString& path) {
     emit opened();
     if (!book_->writable())
         say(text(book_->accessWords()));
-    return true;
+    return {};
 }
 
-Result<bool> Document::createNew(const QString& path, const kitchen::Site& site) {
+Result<void> Document::createNew(const QString& path, const kitchen::Site& site) {
     {
         auto book = book::Book::create(plain(path), now());
         if (!book)
@@ -76,14 +76,14 @@ BookCommand::Step Document::showing(Withdraw withdraw, const std::string& id) {
     return [this, withdraw, id] { return withdraw(*book_, id, std::nullopt); };
 }
 
-Result<bool> Document::added(Result<bool> done, const std::string& name, Withdraw withdraw,
+Result<void> Document::added(Result<void> done, const std::string& name, Withdraw withdraw,
                              const std::string& id) {
     if (done)
         pushMade(tr("adding of %1").arg(text(name)), hiding(withdraw, id), showing(withdraw, id));
     return done;
 }
 
-Result<bool> Document::importTest(const book::TestRecord& test) {
+Result<void> Document::importTest(const book::TestRecord& test) {
     const auto done = addTest(*book_, test, now());
     if (done)
         pushMade(tr("import of a test"), hiding(book::withdrawTest, test.id),
@@ -91,17 +91,17 @@ Result<bool> Document::importTest(const book::TestRecord& test) {
     return done;
 }
 
-Result<bool> Document::saveRating(const book::TestRecord& test,
+Result<void> Document::saveRating(const book::TestRecord& test,
                                   const rating::Reduction& reduction) {
     const auto id = saveReduction(*book_, test.id, reduction, test.values, "", now());
     if (!id)
         return tl::unexpected(id.error());
     pushMade(tr("saving of a rating"), hiding(book::withdrawReduction, *id),
              showing(book::withdrawReduction, *id));
-    return true;
+    return {};
 }
 
-Result<bool> Document::keepCheck(const book::TestRecord& test, const std::string& instrumentId,
+Result<void> Document::keepCheck(const book::TestRecord& test, const std::string& instrumentId,
                                  const rating::Reduction& check) {
     const auto calibration = rating::calibrationFrom(check, book::newId(), now().utcMs);
     if (!calibration)
@@ -116,38 +116,38 @@ Result<bool> Document::keepCheck(const book::TestRecord& test, const std::string
     pushMade(
         tr("calibration"), [this, both] { return both(now()); },
         [both] { return both(std::nullopt); });
-    return true;
+    return {};
 }
 
-Result<bool> Document::add(const kitchen::Site& site) {
+Result<void> Document::add(const kitchen::Site& site) {
     return added(addSite(*book_, site, now()), site.name, book::withdrawSite, site.id);
 }
-Result<bool> Document::add(const kitchen::Instrument& instrument) {
+Result<void> Document::add(const kitchen::Instrument& instrument) {
     return added(addInstrument(*book_, instrument, now()), instrument.name,
                  book::withdrawInstrument, instrument.id);
 }
-Result<bool> Document::add(const kitchen::Vessel& vessel) {
+Result<void> Document::add(const kitchen::Vessel& vessel) {
     return added(addVessel(*book_, vessel, now()), vessel.name, book::withdrawVessel, vessel.id);
 }
-Result<bool> Document::add(const kitchen::Insert& insert) {
+Result<void> Document::add(const kitchen::Insert& insert) {
     return added(addInsert(*book_, insert, now()), insert.name, book::withdrawInsert, insert.id);
 }
-Result<bool> Document::add(const kitchen::Appliance& appliance) {
+Result<void> Document::add(const kitchen::Appliance& appliance) {
     return added(addAppliance(*book_, appliance, now()), appliance.name, book::withdrawAppliance,
                  appliance.id);
 }
 
 template <class Value>
-Result<bool> Document::replaced(const std::vector<Value>& all, const Value& to,
+Result<void> Document::replaced(const std::vector<Value>& all, const Value& to,
                                 const Keep<Value>& keep) {
     for (const Value& from : all)
         if (from.id == to.id)
-            return from == to ? Result<bool>(true)
+            return from == to ? Result<void>()
                               : swap(tr("change of %1").arg(text(to.name)), from, to, keep);
     return fail(Errc::notFound, "it is no longer in the book");
 }
 
-Result<bool> Document::change(const kitchen::Site& to) {
+Result<void> Document::change(const kitchen::Site& to) {
     for (const kitchen::Site& from : kitchen_.sites) {
         if (from.id != to.id || from == to)
             continue;
@@ -163,21 +163,21 @@ Result<bool> Document::change(const kitchen::Site& to) {
                     .arg(moved->reductions.size())
                     .arg(moved->checks > 0 ? tr(" Check the thermometers in the boil again.")
                                            : QString()));
-        return true;
+        return {};
     }
-    return true;
+    return {};
 }
 
-Result<bool> Document::change(const kitchen::Instrument& to) {
+Result<void> Document::change(const kitchen::Instrument& to) {
     return replaced(kitchen_.instruments, to, book::changeInstrument);
 }
-Result<bool> Document::change(const kitchen::Vessel& to) {
+Result<void> Document::change(const kitchen::Vessel& to) {
     return replaced(kitchen_.vessels, to, book::changeVessel);
 }
-Result<bool> Document::change(const kitchen::Insert& to) {
+Result<void> Document::change(const kitchen::Insert& to) {
     return replaced(kitchen_.inserts, to, book::changeInsert);
 }
-Result<bool> Document::change(const kitchen::Appliance& to) {
+Result<void> Document::change(const kitchen::Appliance& to) {
     return replaced(kitchen_.appliances, to, book::changeAppliance);
 }
 
@@ -201,7 +201,7 @@ Document::Withdraw Document::withdrawOf(Thing thing) {
     return nullptr;
 }
 
-Result<bool> Document::retire(Thing thing, const std::string& id, const std::string& name) {
+Result<void> Document::retire(Thing thing, const std::string& id, const std::string& name) {
     const Withdraw withdraw = withdrawOf(thing);
     const auto done = withdraw(*book_, id, now());
     if (done)
@@ -209,7 +209,7 @@ Result<bool> Document::retire(Thing thing, const std::string& id, const std::str
     return done;
 }
 
-Result<bool> Document::bringBack(Thing thing, const std::string& id, const std::string& name) {
+Result<void> Document::bringBack(Thing thing, const std::string& id, const std::string& name) {
     const Withdraw withdraw = withdrawOf(thing);
     const auto done = withdraw(*book_, id, std::nullopt);
     if (done)
@@ -230,7 +230,7 @@ Result<std::string> Document::keepPhoto(const std::string& path) {
 }
 
 template <class Value>
-Result<bool> Document::swap(const QString& words, const Value& from, const Value& to,
+Result<void> Document::swap(const QString& words, const Value& from, const Value& to,
                             const Keep<Value>& keep) {
     const auto done = keep(*book_, to);
     if (done)
@@ -240,31 +240,31 @@ Result<bool> Document::swap(const QString& words, const Value& from, const Value
     return done;
 }
 
-Result<bool> Document::addRecipe(const recipe::Recipe& recipe) {
+Result<void> Document::addRecipe(const recipe::Recipe& recipe) {
     return added(book::addRecipe(*book_, recipe, kitchen_, now()), recipe.name,
                  book::withdrawRecipe, recipe.id);
 }
 
-Result<bool> Document::changeRecipe(const recipe::Recipe& to) {
+Result<void> Document::changeRecipe(const recipe::Recipe& to) {
     return replaced(recipes_, to, [this](book::Book& in, const recipe::Recipe& recipe) {
         return book::changeRecipe(in, recipe, kitchen_);
     });
 }
 
-Result<bool> Document::choose(const book::Choices& to) {
+Result<void> Document::choose(const book::Choices& to) {
     if (choices_ == to)
-        return true;
+        return {};
     return swap(tr("choice for the whole book"), choices_, to, book::keepChoices);
 }
 
-Result<bool> Document::keepTranslation(const std::string& recipeId, const std::string& snapshot,
+Result<void> Document::keepTranslation(const std::string& recipeId, const std::string& snapshot,
                                        std::uint64_t seed) {
     const auto id = saveTranslation(*book_, recipeId, snapshot, seed, now());
     if (!id)
         return tl::unexpected(id.error());
     pushMade(tr("keeping of a translation"), hiding(book::withdrawTranslation, *id),
              showing(book::withdrawTranslation, *id));
-    return true;
+    return {};
 }
 
 void Document::undo() {
@@ -293,7 +293,7 @@ void Document::step(bool back) {
     say((back ? tr("Undone: %1.") : tr("Done again: %1.")).arg(command->text()));
 }
 
-Result<bool> Document::openCopy(const QString& path) {
+Result<void> Document::openCopy(const QString& path) {
     if (const auto copied = book::copyBook(*book_, plain(path)); !copied)
         return copied;
     return open(path);

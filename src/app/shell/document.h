@@ -25,8 +25,8 @@ class Document : public QObject {
     using Clock = std::function<book::When()>;
     explicit Document(Clock clock, QObject* parent = nullptr);
 
-    Result<bool> open(const QString& path);
-    Result<bool> createNew(const QString& path, const kitchen::Site& site);
+    Result<void> open(const QString& path);
+    Result<void> createNew(const QString& path, const kitchen::Site& site);
     bool isOpen() const { return book_.has_value(); }
     book::Book& book() { return *book_; }
     const kitchen::Kitchen& kitchen() const { return kitchen_; }
@@ -41,33 +41,33 @@ class Document : public QObject {
     bool isWritable() const { return book_ && book_->writable(); }
 
     /// Every change of the book goes through these; each is one transaction and one undo.
-    Result<bool> importTest(const book::TestRecord& test);
-    Result<bool> saveRating(const book::TestRecord& test, const rating::Reduction& reduction);
+    Result<void> importTest(const book::TestRecord& test);
+    Result<void> saveRating(const book::TestRecord& test, const rating::Reduction& reduction);
     /// Keeps a photo as an attachment of the book; returns its SHA-256.
     Result<std::string> keepPhoto(const std::string& path);
     /// Keeps a check of an instrument and the calibration that follows from it.
-    Result<bool> keepCheck(const book::TestRecord& test, const std::string& instrumentId,
+    Result<void> keepCheck(const book::TestRecord& test, const std::string& instrumentId,
                            const rating::Reduction& check);
-    Result<bool> add(const kitchen::Site& site);
-    Result<bool> add(const kitchen::Instrument& instrument);
-    Result<bool> add(const kitchen::Vessel& vessel);
-    Result<bool> add(const kitchen::Insert& insert);
-    Result<bool> add(const kitchen::Appliance& appliance);
+    Result<void> add(const kitchen::Site& site);
+    Result<void> add(const kitchen::Instrument& instrument);
+    Result<void> add(const kitchen::Vessel& vessel);
+    Result<void> add(const kitchen::Insert& insert);
+    Result<void> add(const kitchen::Appliance& appliance);
     /// A site that moves takes the tests with it whose result rests on its air pressure.
-    Result<bool> change(const kitchen::Site& to);
-    Result<bool> change(const kitchen::Instrument& to);
-    Result<bool> change(const kitchen::Vessel& to);
-    Result<bool> change(const kitchen::Insert& to);
-    Result<bool> change(const kitchen::Appliance& to);
+    Result<void> change(const kitchen::Site& to);
+    Result<void> change(const kitchen::Instrument& to);
+    Result<void> change(const kitchen::Vessel& to);
+    Result<void> change(const kitchen::Insert& to);
+    Result<void> change(const kitchen::Appliance& to);
     enum class Thing { site, appliance, vessel, insert, instrument, recipe, translation };
     /// Hides a thing from every list; nothing of it is lost.
-    Result<bool> retire(Thing thing, const std::string& id, const std::string& name);
-    Result<bool> bringBack(Thing thing, const std::string& id, const std::string& name);
+    Result<void> retire(Thing thing, const std::string& id, const std::string& name);
+    Result<void> bringBack(Thing thing, const std::string& id, const std::string& name);
     /// A recipe, new or changed; schools and scales of the book.
-    Result<bool> addRecipe(const recipe::Recipe& recipe);
-    Result<bool> changeRecipe(const recipe::Recipe& to);
-    Result<bool> choose(const book::Choices& to);
-    Result<bool> keepTranslation(const std::string& recipeId, const std::string& snapshot,
+    Result<void> addRecipe(const recipe::Recipe& recipe);
+    Result<void> changeRecipe(const recipe::Recipe& to);
+    Result<void> choose(const book::Choices& to);
+    Result<void> keepTranslation(const std::string& recipeId, const std::string& snapshot,
                                  std::uint64_t seed);
 
     /// Takes back the last change, or makes it again, and says which; one that fails stays where it
@@ -75,7 +75,7 @@ class Document : public QObject {
     void undo();
     void redo();
     /// Writes the book as it is into another file and opens that.
-    Result<bool> openCopy(const QString& path);
+    Result<void> openCopy(const QString& path);
 
     /// Reads everything anew after a change of the file.
     void reload();
@@ -88,24 +88,24 @@ class Document : public QObject {
     void noticed(const QString& notice);
 
   private:
-    using Withdraw = Result<bool> (*)(book::Book&, const std::string&, std::optional<book::When>);
+    using Withdraw = Result<void> (*)(book::Book&, const std::string&, std::optional<book::When>);
     static Withdraw withdrawOf(Thing thing);
     /// A change that has been made: its way back and there again on the stack, the book read anew.
     void pushMade(const QString& words, BookCommand::Step back, BookCommand::Step again);
     BookCommand::Step hiding(Withdraw withdraw, const std::string& id);
     BookCommand::Step showing(Withdraw withdraw, const std::string& id);
     /// Something was added when it could be: its undo hides it.
-    Result<bool> added(Result<bool> done, const std::string& name, Withdraw withdraw,
+    Result<void> added(Result<void> done, const std::string& name, Withdraw withdraw,
                        const std::string& id);
     /// How a value is put in place of an old one in the book.
     template <class Value>
-    using Keep = std::type_identity_t<std::function<Result<bool>(book::Book&, const Value&)>>;
+    using Keep = std::type_identity_t<std::function<Result<void>(book::Book&, const Value&)>>;
     /// Keeps a new value in place of an old one; undo puts the old one back.
     template <class Value>
-    Result<bool> swap(const QString& words, const Value& from, const Value& to,
+    Result<void> swap(const QString& words, const Value& from, const Value& to,
                       const Keep<Value>& keep);
     template <class Value>
-    Result<bool> replaced(const std::vector<Value>& all, const Value& to, const Keep<Value>& keep);
+    Result<void> replaced(const std::vector<Value>& all, const Value& to, const Keep<Value>& keep);
     void step(bool back);
     Clock clock_;
     std::optional<book::Book> book_;

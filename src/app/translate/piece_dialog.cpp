@@ -157,7 +157,7 @@ void PieceDialog::showMeasures() {
     setRowVisible(cap_, hasTwoFaces(shape));
 }
 
-Result<bool> PieceDialog::takeMeasures(recipe::FoodPiece& piece) const {
+Result<void> PieceDialog::takeMeasures(recipe::FoodPiece& piece) const {
     piece.thicknessM = **thickness_->value();
     piece.widthM = **width_->value();
     piece.startK = **start_->value();
@@ -173,7 +173,7 @@ Result<bool> PieceDialog::takeMeasures(recipe::FoodPiece& piece) const {
             return tl::unexpected(other.error().in(plain(others_->accessibleName())));
         piece.othersM.push_back(*other);
     }
-    return true;
+    return {};
 }
 
 Result<recipe::Goal> PieceDialog::goal() const {
@@ -189,7 +189,7 @@ Result<recipe::Goal> PieceDialog::goal() const {
     return recipe_.goal;
 }
 
-Result<bool> PieceDialog::take() {
+Result<void> PieceDialog::take() {
     recipe::Recipe changed = recipe_;
     recipe::FoodPiece& piece = changed.piece;
     piece.food = food();
@@ -220,7 +220,7 @@ Result<bool> PieceDialog::take() {
     if (const auto fits = cook::checkPiece(piece, byClock ? 1e9 : changed.goal.coreK); !fits)
         return fits;
     recipe_ = changed;
-    return true;
+    return {};
 }
 
 } // namespace dynamet::app

@@ -20,7 +20,7 @@ class PieceDialog : public FormDialog {
     const recipe::Recipe& recipe() const { return recipe_; }
 
   private:
-    Result<bool> take() override;
+    Result<void> take() override;
     void buildChoosers();
     void buildMeasures();
     QWidget* buildSeasonings();
@@ -29,7 +29,7 @@ class PieceDialog : public FormDialog {
     void showMeasures();
     const food::Food& food() const;
     const food::DonenessScale& scale() const;
-    Result<bool> takeMeasures(recipe::FoodPiece& piece) const;
+    Result<void> takeMeasures(recipe::FoodPiece& piece) const;
     Result<recipe::Goal> goal() const;
     recipe::Recipe recipe_;
     std::vector<food::DonenessScale> scales_;

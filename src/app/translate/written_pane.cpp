@@ -225,7 +225,7 @@ std::optional<translate::Request> WrittenPane::request() const {
     return out;
 }
 
-void WrittenPane::keep(const Result<bool>& done) {
+void WrittenPane::keep(const Result<void>& done) {
     if (!done)
         document_.say(tr("%1; nothing was changed.").arg(text(done.error().message)));
 }

@@ -41,7 +41,7 @@ class WrittenPane : public QWidget {
     void beginWhatIf(const recipe::FoodPiece& piece);
     void fillMoves();
     /// Says why a change was not kept.
-    void keep(const Result<bool>& done);
+    void keep(const Result<void>& done);
     void editRecipe();
     void newRecipe();
     void editPiece();

@@ -36,7 +36,7 @@ class FormDialog : public QDialog {
     QFormLayout& form() { return *form_; }
     void setRowVisible(QWidget* field, bool visible);
     /// Takes over what stands in the fields; its error is shown at the foot.
-    virtual Result<bool> take() = 0;
+    virtual Result<void> take() = 0;
     DialogFoot& foot() { return *foot_; }
     Document& document_;
 
