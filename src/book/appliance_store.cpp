@@ -5,13 +5,16 @@
 #include "book/kitchen_store.h"
 #include "book/table_row.h"
 
+#include "book/damaged.h"
+#include "json/strict_json.h"
+
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 namespace dynamet::book {
 namespace {
 
-using nlohmann::json;
+using dynamet::json::StrictJson;
+using Json = nlohmann::json;
 using SQLite::Database;
 using SQLite::Statement;
 
@@ -27,10 +30,10 @@ Row rowOf(const kitchen::Appliance& a) {
             {"settling_time_s", a.settlingTimeS}};
 }
 
-json labelsJson(const std::vector<kitchen::Label>& labels) {
-    json out = json::array();
+Json labelsJson(const std::vector<kitchen::Label>& labels) {
+    Json out = Json::array();
     for (const kitchen::Label& label : labels)
-        out.push_back({label.text, label.number ? json(*label.number) : json(nullptr)});
+        out.push_back({label.text, label.number ? Json(*label.number) : Json(nullptr)});
     return out;
 }
 
@@ -47,7 +50,7 @@ void insertParts(Database& db, const kitchen::Appliance& a) {
                    {"step", c.step},
                    {"dial_unit", c.unit},
                    {"labels_json", labelsJson(c.labels).dump()},
-                   {"burners_json", json(c.burners).dump()}});
+                   {"burners_json", Json(c.burners).dump()}});
     }
     for (std::size_t i = 0; i < a.zones.size(); ++i)
         insertRow(db, "zone",
@@ -55,6 +58,30 @@ void insertParts(Database& db, const kitchen::Appliance& a) {
                    {"position", static_cast<std::int64_t>(i)},
                    {"name", a.zones[i].name},
                    {"direct", static_cast<std::int64_t>(a.zones[i].direct)}});
+}
+
+Result<std::vector<kitchen::Label>> labelsOf(const std::string& text) {
+    return dynamet::json::readStrictly(text, [](const StrictJson& root) {
+        std::vector<kitchen::Label> out;
+        for (const StrictJson& label : root.list()) {
+            const auto parts = label.list();
+            if (parts.size() != 2)
+                throw label.wrong("should be a word and a number");
+            out.push_back({parts[0].text(), parts[1].json().is_null()
+                                                ? std::nullopt
+                                                : std::optional(parts[1].number())});
+        }
+        return out;
+    });
+}
+
+Result<std::vector<std::string>> textsOf(const std::string& text) {
+    return dynamet::json::readStrictly(text, [](const StrictJson& root) {
+        std::vector<std::string> out;
+        for (const StrictJson& one : root.list())
+            out.push_back(one.text());
+        return out;
+    });
 }
 
 void loadParts(Database& db, kitchen::Appliance& a) {
@@ -69,12 +96,9 @@ void loadParts(Database& db, kitchen::Appliance& a) {
         control.high = row.number("high");
         control.step = row.number("step");
         control.unit = row.text("dial_unit");
-        for (const json& label : json::parse(row.text("labels_json")))
-            control.labels.push_back({label.at(0).get<std::string>(),
-                                      label.at(1).is_null()
-                                          ? std::nullopt
-                                          : std::optional<double>(label.at(1).get<double>())});
-        control.burners = json::parse(row.text("burners_json")).get<std::vector<std::string>>();
+        const std::string where = a.name + ", " + control.key;
+        control.labels = damagedOr(labelsOf(row.text("labels_json")), where);
+        control.burners = damagedOr(textsOf(row.text("burners_json")), where);
         a.controls.push_back(control);
     }
     Statement z(db, "SELECT * FROM zone WHERE appliance_id=? ORDER BY position");

@@ -98,7 +98,7 @@ Result<void> together(Book& book, const std::function<Result<void>()>& actions);
 /// Writes the book as it stands into a new file; io when that exists already.
 Result<void> copyBook(Book& book, const std::string& path);
 
-/// Reads; SQLite's errors become an Error.
+/// Reads; SQLite's errors, and an Error that is thrown about a damaged value, come back as one.
 template <class Read>
 auto reading(Book& book, Read read) -> Result<decltype(read(book.database()))> {
     try {
@@ -110,6 +110,8 @@ auto reading(Book& book, Read read) -> Result<decltype(read(book.database()))> {
         }
     } catch (const SQLite::Exception& exception) {
         return tl::unexpected(translated(exception));
+    } catch (const Error& error) {
+        return tl::unexpected(error);
     }
 }
 

@@ -3,7 +3,8 @@
 
 #include "book/choices_store.h"
 
-#include <nlohmann/json.hpp>
+#include "book/damaged.h"
+#include "json/strict_json.h"
 
 namespace dynamet::book {
 namespace {
@@ -27,16 +28,24 @@ void keep(Database& db, const char* key, const std::string& value) {
     s.exec();
 }
 
+Result<food::ChosenSchools> schoolsOf(const std::string& text) {
+    return json::readStrictly(text, [](const json::StrictJson& root) {
+        food::ChosenSchools out;
+        for (const std::string& school : root.keys())
+            out[school] = root.at(school.c_str()).text();
+        return out;
+    });
+}
+
 } // namespace
 
 Result<Choices> loadChoices(Book& book) {
     return reading(book, [&](Database& db) {
         Choices out;
-        const auto schools = nlohmann::json::parse(valueOf(db, kSchools), nullptr, false);
-        if (schools.is_object())
-            out.schools = schools.get<food::ChosenSchools>();
+        if (const std::string schools = valueOf(db, kSchools); !schools.empty())
+            out.schools = damagedOr(schoolsOf(schools), "the book's choices");
         if (const std::string scales = valueOf(db, kScales); !scales.empty())
-            out.scales = food::readScales(scales).value_or(std::vector<food::DonenessScale>{});
+            out.scales = damagedOr(food::readScales(scales), "the book's own doneness scales");
         return out;
     });
 }

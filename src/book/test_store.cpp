@@ -7,8 +7,9 @@
 #include "book/reading_blocks.h"
 #include "quantity/temperature.h"
 
+#include "book/damaged.h"
+#include "json/strict_json.h"
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 namespace dynamet::book {
 namespace {
@@ -292,6 +293,30 @@ Result<std::vector<TestLine>> listTests(Book& book, const std::string& appliance
     });
 }
 
+namespace {
+
+using dynamet::json::StrictJson;
+
+Result<std::map<std::string, double>> valuesOf(const std::string& text) {
+    return dynamet::json::readStrictly(text, [](const StrictJson& root) {
+        std::map<std::string, double> out;
+        for (const std::string& key : root.keys())
+            out[key] = root.at(key.c_str()).number();
+        return out;
+    });
+}
+
+Result<std::map<std::string, std::string>> typedOf(const std::string& text) {
+    return dynamet::json::readStrictly(text, [](const StrictJson& root) {
+        std::map<std::string, std::string> out;
+        for (const std::string& key : root.keys())
+            out[key] = root.at(key.c_str()).text();
+        return out;
+    });
+}
+
+} // namespace
+
 Result<TestRecord> loadTest(Book& book, const std::string& testId) {
     auto loaded = reading(book, [&](Database& db) {
         std::optional<TestRecord> out;
@@ -320,9 +345,8 @@ Result<TestRecord> loadTest(Book& book, const std::string& testId) {
         t.fuel = textAt(s, 10);
         t.lidOn = flagAt(s, 11);
         t.fanOn = flagAt(s, 12);
-        t.values = json::parse(s.getColumn(13).getString()).get<std::map<std::string, double>>();
-        t.typed =
-            json::parse(s.getColumn(14).getString()).get<std::map<std::string, std::string>>();
+        t.values = damagedOr(valuesOf(s.getColumn(13).getString()), "a test's values");
+        t.typed = damagedOr(typedOf(s.getColumn(14).getString()), "what was typed in a test");
         t.started = {s.getColumn(15).getInt64(), s.getColumn(16).getInt()};
         t.instrumentId = textAt(s, 17);
         t.photoSha256 = textAt(s, 18);

@@ -4,6 +4,7 @@
 #include "food/doneness.h"
 
 #include "quantity/print.h"
+#include "json/strict_json.h"
 
 #include "quantity/enum_words.h"
 #include "quantity/temperature.h"
@@ -12,7 +13,6 @@
 #include <array>
 #include <cmath>
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 #include <regex>
 #include <sstream>
 #include <string_view>
@@ -24,16 +24,19 @@ extern const std::string_view doneness;
 namespace dynamet::food {
 namespace {
 
-using nlohmann::json;
+using dynamet::json::StrictJson;
+using Json = nlohmann::json;
 
 constexpr std::array<const char*, 4> kReadAt{"pull", "peak", "bath", "plate"};
 constexpr std::array<const char*, 4> kReadWords{"at the pull", "at the peak after the rest",
                                                 "in the bath", "on the plate"};
 constexpr double kColdestC = 20, kHottestC = 120;
 
-DonenessLevel levelOf(const json& row) {
-    return {row.at(0).get<std::string>(), row.at(1).get<double>() + kZeroCelsiusK,
-            row.at(2).get<double>() + kZeroCelsiusK};
+DonenessLevel levelOf(const StrictJson& row) {
+    const auto parts = row.list();
+    if (parts.size() != 3)
+        throw row.wrong("should be a name and a band in °C");
+    return {parts[0].text(), parts[1].number() + kZeroCelsiusK, parts[2].number() + kZeroCelsiusK};
 }
 
 bool sensible(const DonenessLevel& level) {
@@ -41,30 +44,26 @@ bool sensible(const DonenessLevel& level) {
            level.highK <= kHottestC + kZeroCelsiusK;
 }
 
-Result<DonenessScale> scaleOf(const json& row) {
+DonenessScale scaleOf(const StrictJson& row) {
     DonenessScale scale;
-    scale.id = row.at("id").get<std::string>();
-    scale.name = row.at("name").get<std::string>();
-    scale.source = row.value("source", "");
-    const std::string at = row.at("read_at").get<std::string>();
-    const auto known = readAtOf(at);
+    scale.id = row.at("id").text();
+    scale.name = row.at("name").text();
+    scale.source = row.textOr("source", "");
+    const auto known = readAtOf(row.at("read_at").text());
     if (!known)
-        return fail(Errc::invalidArgument,
-                    fmt::format("scale \"{}\": \"{}\" is no moment of reading (pull, peak, bath or "
-                                "plate)",
-                                scale.name, at));
+        throw row.at("read_at").wrong(
+            fmt::format("\"{}\" is no moment of reading (pull, peak, bath or plate)",
+                        row.at("read_at").text()));
     scale.readAt = *known;
-    for (const auto& [foodClass, levels] : row.at("levels").items()) {
+    const StrictJson levels = row.at("levels");
+    for (const std::string& foodClass : levels.keys()) {
         std::vector<DonenessLevel> list;
-        for (const json& one : levels) {
-            const DonenessLevel level = levelOf(one);
-            if (!sensible(level))
-                return fail(
-                    Errc::invalidArgument,
-                    fmt::format("scale \"{}\", {}, \"{}\": a band runs upwards between 20 and "
-                                "120 °C",
-                                scale.name, foodClass, level.name));
-            list.push_back(level);
+        for (const StrictJson& one : levels.at(foodClass.c_str()).list()) {
+            list.push_back(levelOf(one));
+            if (!sensible(list.back()))
+                throw one.wrong(
+                    fmt::format("\"{}\", {}, \"{}\": a band runs upwards between 20 and 120 °C",
+                                scale.name, foodClass, list.back().name));
         }
         scale.levels.emplace_back(foodClass, list);
     }
@@ -212,12 +211,12 @@ Result<std::vector<DonenessLevel>> levelsFromLines(const std::string& text, bool
 }
 
 std::string scalesJson(const std::vector<DonenessScale>& scales) {
-    json out{{"format", "dynamet-doneness"}, {"version", 2}, {"scales", json::array()}};
+    Json out{{"format", "dynamet-doneness"}, {"version", 2}, {"scales", Json::array()}};
     const auto celsius = [](double kelvin) {
         return std::round((kelvin - kZeroCelsiusK) * 100) / 100;
     };
     for (const DonenessScale& scale : scales) {
-        json levels = json::object();
+        Json levels = Json::object();
         for (const auto& [foodClass, list] : scale.levels)
             for (const DonenessLevel& level : list)
                 levels[foodClass].push_back(
@@ -232,19 +231,12 @@ std::string scalesJson(const std::vector<DonenessScale>& scales) {
 }
 
 Result<std::vector<DonenessScale>> readScales(const std::string& text) {
-    std::vector<DonenessScale> out;
-    try {
-        const json table = json::parse(text);
-        for (const json& row : table.at("scales")) {
-            auto scale = scaleOf(row);
-            if (!scale)
-                return tl::unexpected(scale.error());
-            out.push_back(std::move(*scale));
-        }
-    } catch (const json::exception& e) {
-        return fail(Errc::parse, fmt::format("doneness scales: {}", e.what()));
-    }
-    return out;
+    return dynamet::json::readStrictly(text, [](const StrictJson& root) {
+        std::vector<DonenessScale> out;
+        for (const StrictJson& row : root.at("scales").list())
+            out.push_back(scaleOf(row));
+        return out;
+    });
 }
 
 } // namespace dynamet::food

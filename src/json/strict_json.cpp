@@ -42,6 +42,15 @@ std::vector<StrictJson> StrictJson::list() const {
     return out;
 }
 
+std::vector<std::string> StrictJson::keys() const {
+    if (!value_->is_object())
+        throw wrong("should be an object");
+    std::vector<std::string> out;
+    for (const auto& [key, value] : value_->items())
+        out.push_back(key);
+    return out;
+}
+
 double StrictJson::number() const {
     if (!value_->is_number() || !std::isfinite(value_->get<double>()))
         throw wrong("should be a number");

@@ -25,6 +25,8 @@ class StrictJson {
     bool has(const char* key) const;
     StrictJson at(const char* key) const;
     std::vector<StrictJson> list() const;
+    /// Of an object, in their order.
+    std::vector<std::string> keys() const;
     double number() const;
     double above(double limit) const;
     double atLeast(double limit) const;

@@ -45,8 +45,8 @@ Result<FoundSetting> looked(const Kitchen& kitchen, const Appliance& appliance,
         const auto field = fieldAt(kitchen, appliance.id, setting, zone.zone);
         if (!field)
             return tl::unexpected(field.error());
-        const Representative shown = representative(
-            *field, placeOf(kitchen, appliance, zone.zone).site.ambient.kelvin());
+        const Representative shown =
+            representative(*field, placeOf(kitchen, appliance, zone.zone).site.ambient.kelvin());
         found.zones.push_back(shown);
         found.probability *= chance(shown, zone);
         found.provenance = std::max(found.provenance, shown.provenance);
@@ -86,9 +86,8 @@ Result<std::vector<FoundSetting>> findSettings(const Kitchen& kitchen, const App
     return out;
 }
 
-Result<std::optional<FoundSetting>> nearestMeasured(const Kitchen& kitchen,
-                                                    const Appliance& appliance,
-                                                    const WantedHeat& wanted) {
+Result<std::optional<FoundSetting>>
+nearestMeasured(const Kitchen& kitchen, const Appliance& appliance, const WantedHeat& wanted) {
     if (const auto ok = checkWish(appliance, wanted); !ok)
         return tl::unexpected(ok.error());
     std::optional<FoundSetting> best;

@@ -37,8 +37,7 @@ Result<std::vector<FoundSetting>> findSettings(const Kitchen& kitchen, const App
 /// Of the settings that were measured, the one whose zones come nearest to the wish (least sum of
 /// squares of what is missing, K); none when nothing was measured. Its probability is that of the
 /// wish.
-Result<std::optional<FoundSetting>> nearestMeasured(const Kitchen& kitchen,
-                                                    const Appliance& appliance,
-                                                    const WantedHeat& wanted);
+Result<std::optional<FoundSetting>>
+nearestMeasured(const Kitchen& kitchen, const Appliance& appliance, const WantedHeat& wanted);
 
 } // namespace dynamet::kitchen

@@ -226,8 +226,7 @@ void powerToFlux(HeatField& field, const Appliance& a, const Vessel& vessel) {
     const FieldNumber* measured = find(field, {Face::bottom, Term::plateFlux});
     if (!power || (measured && measured->provenance == Provenance::measured))
         return; // an empty plate's own flux is nearer to the food's than the water's
-    const double share = typicalRow(word(a.kind)).value("hot_plate_share", 1.0);
-    const double factor = share / baseAreaM2(vessel);
+    const double factor = typicalKind(a.kind).hotPlateShare / baseAreaM2(vessel);
     FieldNumber flux = *power;
     flux.key = {Face::bottom, Term::plateFlux};
     flux.value = power->value * factor;

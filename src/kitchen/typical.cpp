@@ -13,17 +13,7 @@
 namespace dynamet::kitchen {
 namespace {
 
-using nlohmann::json;
-
-struct Spread {
-    double value = 0;
-    double u = 0;
-};
 constexpr double kLidOrDialWords = 0; // a label without a number counts as no heat of its own
-
-Spread pair(const json& row) {
-    return {row.at(0).get<double>(), row.at(1).get<double>()};
-}
 
 const ControlValue* valueOf(const Appliance& a, const Setting& s, ControlKind kind,
                             const Control** which = nullptr) {
@@ -42,110 +32,79 @@ double labelNumber(const Control& control, int index) {
                  : kLidOrDialWords;
 }
 
-Spread burnerTemperature(const Appliance& a, const Setting& s, const json& rule, bool direct,
-                         double ambientK) {
-    const Control* control = nullptr;
-    const ControlValue* value = valueOf(a, s, ControlKind::burners, &control);
-    const auto* levels = value ? std::get_if<std::vector<int>>(value) : nullptr;
+/// How far all burners together, and the hottest alone, stand above the room, K.
+double burnersRiseK(const Control& control, const std::vector<int>& levels,
+                    const TemperatureRule& rule, bool direct) {
     double sum = 0, hottest = 0;
-    const std::size_t count = levels ? levels->size() : 1;
-    for (std::size_t i = 0; levels && i < count; ++i) {
-        const double share = labelNumber(*control, (*levels)[i]);
+    for (const int level : levels) {
+        const double share = labelNumber(control, level);
         sum += share;
         hottest = std::max(hottest, share);
     }
-    const double fraction = sum / static_cast<double>(count);
-    const double exponent = rule.at("exponent").get<double>();
-    double rise = rule.at("all_K").get<double>() * std::pow(fraction, exponent);
-    if (direct)
-        rise += rule.at("direct_K").get<double>() * std::pow(hottest, exponent);
-    return {ambientK + rise, rule.at("u_K").get<double>()};
+    const double fraction = sum / static_cast<double>(std::max<std::size_t>(1, levels.size()));
+    const double rise = rule.allK * std::pow(fraction, rule.exponent);
+    return direct ? rise + rule.directK * std::pow(hottest, rule.exponent) : rise;
 }
 
-/// The temperature that a setting stands for, by the kind's rule.
-Spread settingTemperature(const Appliance& a, const Setting& s, const json& rule, bool direct,
-                          double ambientK) {
-    const std::string name = rule.at("rule").get<std::string>();
-    const double u = rule.at("u_K").get<double>();
+/// The temperature that a setting stands for, by the kind's rule; the fixed one where the appliance
+/// has no such control.
+double settingKelvin(const Appliance& a, const Setting& s, const TemperatureRule& rule, bool direct,
+                     double ambientK) {
+    using By = TemperatureRule::By;
     const Control* control = nullptr;
-    if (name == "burners")
-        return burnerTemperature(a, s, rule, direct, ambientK);
-    if (name == "dial" || name == "preheat") {
-        const auto kind = name == "dial" ? ControlKind::thermostat : ControlKind::preheat;
-        if (const ControlValue* value = valueOf(a, s, kind, &control))
+    switch (rule.by) {
+    case By::dial:
+    case By::preheat:
+        if (const auto* value =
+                valueOf(a, s, rule.by == By::dial ? ControlKind::thermostat : ControlKind::preheat,
+                        &control))
             if (const auto* dial = std::get_if<double>(value))
-                return {dialTemperature(*control, *dial).kelvin(), u};
-    }
-    if (name == "coals") {
-        if (const ControlValue* value = valueOf(a, s, ControlKind::coals))
+                return dialTemperature(*control, *dial).kelvin();
+        break;
+    case By::burners:
+        if (const auto* value = valueOf(a, s, ControlKind::burners, &control))
+            if (const auto* levels = std::get_if<std::vector<int>>(value))
+                return ambientK + burnersRiseK(*control, *levels, rule, direct);
+        return ambientK;
+    case By::coals:
+        if (const auto* value = valueOf(a, s, ControlKind::coals))
             if (const auto* coals = std::get_if<CoalCount>(value))
-                return {ambientK +
-                            rule.at("per_coal_K").get<double>() * (coals->under + coals->lid),
-                        u};
-    }
-    const double direct_K = direct ? rule.value("direct_K", 0.0) : 0.0;
-    if (name == "label")
+                return ambientK + rule.perCoalK * (coals->under + coals->lid);
+        break;
+    case By::label:
         for (std::size_t i = 0; i < a.controls.size(); ++i)
             if (const auto* label = std::get_if<LabelIndex>(&s.values[i]))
-                return {Temperature::celsius(labelNumber(a.controls[i], label->index)).kelvin() +
-                            direct_K,
-                        u};
-    return {Temperature::celsius(rule.value("C", 200.0)).kelvin(), u};
+                return Temperature::celsius(labelNumber(a.controls[i], label->index)).kelvin() +
+                       (direct ? rule.directK : 0);
+        break;
+    case By::fixed:
+        break;
+    }
+    return Temperature::celsius(rule.fixedC).kelvin();
 }
 
-struct Builder {
-    HeatField field;
-    std::vector<FieldKey>
-        fromSetting; // known only as well as the setting's temperature: all or none
-    Spread setting;
-    double ambientK;
+void putNumber(HeatField& field, Face face, Term term, Spread s) {
+    put(field, {{face, term}, s.value, s.u, Provenance::assumed, "", "typical for its kind"});
+}
 
-    void number(Face face, Term term, Spread s) {
-        put(field, {{face, term}, s.value, s.u, Provenance::assumed, "", "typical for its kind"});
-    }
-    void term(Face face, const std::string& name, const json& value) {
-        static const std::vector<std::pair<std::string, Term>> kNames{
-            {"air", Term::air},
-            {"h_air", Term::hAir},
-            {"vapour_Pa", Term::vapour},
-            {"radiant", Term::radiant},
-            {"view", Term::view},
-            {"plate", Term::plate},
-            {"contact", Term::contact},
-            {"plate_heat_capacity", Term::plateHeatCapacity},
-            {"plate_flux", Term::plateFlux},
-            {"plate_loss", Term::plateLoss},
-            {"plate_set", Term::plateSet},
-            {"liquid", Term::liquid},
-            {"h_liquid", Term::hLiquid}};
-        if (name == "air_above_ambient_K") {
-            const Spread s = pair(value);
-            number(face, Term::air, {ambientK + s.value, s.u});
-            number(face, Term::radiant, {ambientK + s.value, s.u});
-            return;
+/// Puts the usual numbers; those that are the setting's own temperature are known only as well as
+/// it is, all or none: they are remembered.
+void putNumbers(HeatField& field, const std::vector<TypicalNumber>& numbers, Spread setting,
+                double ambientK, std::vector<FieldKey>& fromSetting) {
+    for (const TypicalNumber& n : numbers)
+        switch (n.from) {
+        case TypicalNumber::From::table:
+            putNumber(field, n.face, n.term, n.value);
+            break;
+        case TypicalNumber::From::ambient:
+            putNumber(field, n.face, n.term, {ambientK + n.value.value, n.value.u});
+            break;
+        case TypicalNumber::From::setting:
+            putNumber(field, n.face, n.term, setting);
+            fromSetting.push_back({n.face, n.term});
+            break;
         }
-        for (const auto& [known, term] : kNames)
-            if (known == name) {
-                number(face, term, value.is_string() ? setting : pair(value));
-                if (value.is_string())
-                    fromSetting.push_back({face, term});
-            }
-    }
-    void correlate() {
-        for (std::size_t i = 0; i < fromSetting.size(); ++i)
-            for (std::size_t j = i + 1; j < fromSetting.size(); ++j)
-                field.covariances.push_back(
-                    {fromSetting[i], fromSetting[j], setting.u * setting.u});
-    }
-    void faces(const json& table) {
-        static const std::vector<std::pair<std::string, Face>> kFaces{
-            {"all", Face::all}, {"top", Face::top}, {"bottom", Face::bottom}, {"side", Face::side}};
-        for (const auto& [name, face] : kFaces)
-            if (table.contains(name))
-                for (const auto& [key, value] : table.at(name).items())
-                    term(face, key, value);
-    }
-};
+}
 
 /// Of the rated input that the mark, or the watts set, stands for.
 double shareOfFull(const Appliance& a, const Setting& s) {
@@ -159,16 +118,16 @@ double shareOfFull(const Appliance& a, const Setting& s) {
     return 1;
 }
 
-void addHob(Builder& builder, const Appliance& a, const Setting& s, const json& row,
+void addHob(HeatField& field, const Appliance& a, const Setting& s, const TypicalKind& kind,
             const Vessel& vessel) {
     const double share = shareOfFull(a, s);
-    const Spread efficiency = pair(row.at("efficiency"));
-    const double power = a.ratedInputW * share * efficiency.value;
+    const double power = a.ratedInputW * share * kind.efficiency.value;
     // How much of the input a mark gives is known only roughly, the lower the less.
-    const double relative = std::hypot(efficiency.u / efficiency.value, 0.06 + 0.12 * (1 - share));
-    builder.number(Face::all, Term::power, {power, power * relative});
-    builder.number(Face::bottom, Term::plateHeatCapacity,
-                   {heatCapacityPerArea(vessel), 0.05 * heatCapacityPerArea(vessel)});
+    const double relative =
+        std::hypot(kind.efficiency.u / kind.efficiency.value, 0.06 + 0.12 * (1 - share));
+    putNumber(field, Face::all, Term::power, {power, power * relative});
+    putNumber(field, Face::bottom, Term::plateHeatCapacity,
+              {heatCapacityPerArea(vessel), 0.05 * heatCapacityPerArea(vessel)});
 }
 
 Result<void> checkFits(const Appliance& a, const Setting& s, const Place& place) {
@@ -184,61 +143,40 @@ Result<void> checkFits(const Appliance& a, const Setting& s, const Place& place)
     return {};
 }
 
-std::vector<Label> readLabels(const json& labels) {
-    std::vector<Label> out;
-    for (const json& label : labels) {
-        std::optional<double> number;
-        if (!label.at(1).is_null())
-            number = label.at(1).get<double>();
-        out.push_back({label.at(0).get<std::string>(), number});
-    }
-    return out;
-}
-
 } // namespace
 
 Result<HeatField> typicalField(const Appliance& appliance, const Setting& setting,
                                const Place& place) {
     if (const auto fits = checkFits(appliance, setting, place); !fits)
         return tl::unexpected(fits.error());
-    const json& row = typicalRow(word(appliance.kind));
+    const TypicalKind& kind = typicalKind(appliance.kind);
     const bool direct = findZone(appliance, place.zone)->direct;
     const double ambientK = place.site.ambient.kelvin();
-    Builder builder;
-    builder.ambientK = ambientK;
-    builder.setting =
-        settingTemperature(appliance, setting, row.at("temperature"), direct, ambientK);
-    builder.faces(row.at("faces"));
-    if (direct && row.contains("direct_faces"))
-        builder.faces(row.at("direct_faces"));
-    builder.correlate();
+    const Spread at{settingKelvin(appliance, setting, kind.temperature, direct, ambientK),
+                    kind.temperature.uK};
+    HeatField out;
+    std::vector<FieldKey> fromSetting;
+    putNumbers(out, kind.numbers, at, ambientK, fromSetting);
+    if (direct)
+        putNumbers(out, kind.overTheFire, at, ambientK, fromSetting);
+    for (std::size_t i = 0; i < fromSetting.size(); ++i)
+        for (std::size_t j = i + 1; j < fromSetting.size(); ++j)
+            out.covariances.push_back({fromSetting[i], fromSetting[j], at.u * at.u});
     if (isHob(appliance.kind))
-        addHob(builder, appliance, setting, row, *place.vessel);
-    return std::move(builder.field);
+        addHob(out, appliance, setting, kind, *place.vessel);
+    return out;
 }
 
 Result<Appliance> typicalAppliance(ApplianceKind kind, TemperatureUnit marks) {
-    const json& row = typicalRow(word(kind));
+    const TypicalKind& typical = typicalKind(kind);
     Appliance out;
     out.kind = kind;
-    out.ratedInputW = row.value("rated_input_W", 0.0);
-    for (const json& c : row.at("controls")) {
-        Control control;
-        control.key = c.at("key").get<std::string>();
-        control.kind = *controlKind(c.at("kind").get<std::string>());
-        control.low = c.value("low", 0.0);
-        control.high = c.value("high", 0.0);
-        control.step = c.value("step", 1.0);
-        control.unit = c.value("unit", "");
-        if (c.contains("labels"))
-            control.labels = readLabels(c.at("labels"));
-        if (c.contains("burners"))
-            control.burners = c.at("burners").get<std::vector<std::string>>();
-        const bool inFahrenheit = marks == TemperatureUnit::fahrenheit && control.unit == "C";
-        out.controls.push_back(inFahrenheit ? markedIn(control, "F") : control);
-    }
-    for (const json& zone : row.at("zones"))
-        out.zones.push_back({zone.at(0).get<std::string>(), zone.at(1).get<bool>()});
+    out.ratedInputW = typical.ratedInputW;
+    out.controls = typical.controls;
+    for (Control& control : out.controls)
+        if (marks == TemperatureUnit::fahrenheit && control.unit == "C")
+            control = markedIn(control, "F");
+    out.zones = typical.zones;
     return out;
 }
 

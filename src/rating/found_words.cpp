@@ -18,14 +18,13 @@ std::string nameOf(const std::string& name) {
     const auto colon = name.find(':');
     if (colon != std::string::npos)
         return name.substr(colon + 1);
-    return protocolTable().at("quantities").value(name, name);
+    const auto& words = protocolTable().quantityWords;
+    const auto known = words.find(name);
+    return known == words.end() ? name : known->second;
 }
 
 bool isPoint(const std::string& name) {
-    for (const auto& point : protocolTable().at("points"))
-        if (point == name)
-            return true;
-    return false;
+    return protocolTable().points.contains(name);
 }
 
 std::string valueOf(const Quantity& q, TemperatureUnit unit) {

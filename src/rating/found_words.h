@@ -13,8 +13,8 @@ std::string sentenceFor(const Reduction& reduction, TemperatureUnit unit);
 /// The numbers as a cook reads them: name and "value ± (95 %) unit".
 std::vector<std::pair<std::string, std::string>> numberLines(const Reduction& reduction,
                                                              TemperatureUnit unit);
-/// Why the rate sheet shows another number than the test found: it merges air and walls as food feels
-/// them, and with what else is known. Empty when the two agree within a degree.
+/// Why the rate sheet shows another number than the test found: it merges air and walls as food
+/// feels them, and with what else is known. Empty when the two agree within a degree.
 std::string sheetWords(const Reduction& reduction, const kitchen::Representative& sheet,
                        TemperatureUnit unit);
 /// "Zone", "Power": what a cook calls a quantity of the book.

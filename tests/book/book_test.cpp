@@ -2,6 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include "book/book_folder.h"
+#include "book/choices_store.h"
 #include "book/kitchen_store.h"
 #include "book/recipe_store.h"
 #include "book/test_store.h"
@@ -193,6 +194,40 @@ TEST_F(BookTest, AFailedActionLeavesNothingBehind) {
     EXPECT_FALSE(addTest(book, t, kWhen).has_value());
     EXPECT_EQ(loadTest(book, t.id).error().code, Errc::notFound);
     EXPECT_EQ(*checkBook(book), "ok");
+}
+
+// JSON inside a book that somebody damaged: a sentence that says where, never an end of the
+// program.
+TEST_F(BookTest, DamagedJsonInsideIsNamedAndNeverThrows) {
+    Book book = created();
+    fill(book);
+    const TestRecord t = test();
+    ASSERT_TRUE(addTest(book, t, kWhen).has_value());
+    const auto says = [](const auto& read, const char* words) {
+        ASSERT_FALSE(read.has_value());
+        EXPECT_EQ(read.error().code, Errc::corruptData) << read.error().message;
+        EXPECT_NE(read.error().message.find(words), std::string::npos) << read.error().message;
+    };
+    for (const char* damage : {"", "{", "[]", "{\"waited_s\":\"long\"}", "{\"waited_s\":1e999}"}) {
+        SQLite::Statement s(book.database(), "UPDATE test SET values_json=?");
+        s.bind(1, damage);
+        s.exec();
+        says(loadTest(book, t.id), "a test's values");
+    }
+    book.database().exec("UPDATE test SET values_json='{}', typed_json='{\"waited_s\":20}'");
+    says(loadTest(book, t.id), "typed");
+    book.database().exec("INSERT OR REPLACE INTO book_info VALUES ('schools','{\"turning\":7}')");
+    says(loadChoices(book), "choices");
+    book.database().exec("INSERT OR REPLACE INTO book_info VALUES ('schools','{}')");
+    book.database().exec("INSERT OR REPLACE INTO book_info VALUES ('doneness_scales','{\"scales\":"
+                         "[{\"id\":1}]}')");
+    says(loadChoices(book), "doneness scales");
+    for (const char* damage : {"7", "[[\"low\"]]", "[[\"low\",\"much\"]]", "[[1,2]]"}) {
+        SQLite::Statement s(book.database(), "UPDATE control SET labels_json=?");
+        s.bind(1, damage);
+        s.exec();
+        says(loadKitchen(book), "Grill, burners");
+    }
 }
 
 // Written by version 1 of the format; every later version must open it.

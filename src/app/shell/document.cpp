@@ -47,12 +47,15 @@ void Document::reload() {
         return;
     }
     kitchen_ = std::move(*kitchen);
-    if (auto recipes = loadRecipes(*book_, kitchen_))
-        recipes_ = std::move(*recipes);
-    if (auto choices = book::loadChoices(*book_))
-        choices_ = std::move(*choices);
-    if (auto newest = book::newestRatings(*book_))
-        newest_ = std::move(*newest);
+    const auto take = [this](auto&& read, auto& into) {
+        if (read)
+            into = std::move(*read);
+        else
+            say(text(read.error().message));
+    };
+    take(loadRecipes(*book_, kitchen_), recipes_);
+    take(book::loadChoices(*book_), choices_);
+    take(book::newestRatings(*book_), newest_);
     emit changed();
 }
 
