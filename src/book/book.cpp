@@ -58,8 +58,9 @@ Result<void> looksLikeABook(const std::string& path) {
     if (!sqlite || static_cast<std::int32_t>(id) != kApplicationId)
         return fail(
             Errc::corruptData,
-            fmt::format("{} is no kitchen book, or its beginning is damaged; it was left as it is",
-                        path));
+            fmt::format(
+                "{} is not a kitchen book, or its beginning is damaged; it was left as it is",
+                path));
     return {};
 }
 

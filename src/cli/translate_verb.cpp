@@ -60,7 +60,7 @@ std::string rowText(const translate::Row& row, const translate::Prepared& prepar
         out += fmt::format("\n    look {}, expect {}", printDuration(row.window->lookS),
                            printDuration(row.window->expectS));
         out += row.window->latestS ? ", latest " + printDuration(*row.window->latestS)
-                                   : fmt::format(", {:.0f} % that it never gets there",
+                                   : fmt::format(", {:.0f} % chance that it never gets there",
                                                  100 * row.window->neverShare);
     }
     out += fmt::format("; crust {}", row.crustDistance < translate::kSameCrust

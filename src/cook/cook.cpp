@@ -52,21 +52,27 @@ Result<Outcome> cookTo(const recipe::FoodPiece& piece, const Programme& programm
 }
 
 Result<void> checkPiece(const recipe::FoodPiece& piece, double coreK) {
-    const auto sensible = [](double metres) { return metres >= 1e-3 && metres <= 0.4; };
+    constexpr Metres kThinnest{1e-3}, kThickest{0.4};
+    const auto sensible = [=](double metres) {
+        return metres >= kThinnest.value && metres <= kThickest.value;
+    };
     if (!sensible(piece.thicknessM))
-        return fail(Errc::invalidArgument, "the thickness should be 1 to 400 mm");
+        return fail(Errc::invalidArgument, "the thickness should be {} to {}",
+                    {kThinnest, kThickest});
     if (piece.rounds < 1 || piece.rounds > 20)
         return fail(Errc::invalidArgument, "there should be 1 to 20 rounds");
     for (double other : piece.othersM)
         if (!sensible(other))
-            return fail(Errc::invalidArgument, "other pieces should be 1 to 400 mm thick");
+            return fail(Errc::invalidArgument, "other pieces should be {} to {} thick",
+                        {kThinnest, kThickest});
     if (isCrossSection(piece.shape) && !sensible(piece.widthM))
-        return fail(Errc::invalidArgument, "the width should be 1 to 400 mm");
+        return fail(Errc::invalidArgument, "the width should be {} to {}", {kThinnest, kThickest});
     if (!(piece.fatCapM >= 0 && piece.fatCapM < piece.thicknessM / 2))
         return fail(Errc::invalidArgument, "the fat cap should be less than half of the thickness");
     if (!(piece.startK >= kZeroCelsiusK - 40 && piece.startK < coreK))
         return fail(Errc::invalidArgument,
-                    "the start should be above -40 °C and below the doneness asked for");
+                    "the start should be above {} and below the doneness asked for",
+                    {Temperature::celsius(-40)});
     return {};
 }
 

@@ -126,10 +126,8 @@ Result<StagePassed> passStage(Simulation& simulation, const recipe::FoodPiece& p
         return tl::unexpected(settled.error());
     const Passage& passage = settled->passage;
     if (!timed && !std::isfinite(passage.reachedS))
-        return fail(Errc::refused,
-                    fmt::format("the core stops at {:.0f} °C and should leave at "
-                                "{:.0f} °C",
-                                passage.highestK - kZeroCelsiusK, leaveK - kZeroCelsiusK));
+        return fail(Errc::refused, "the core stops at {} and should leave at {}",
+                    {Temperature::kelvin(passage.highestK), Temperature::kelvin(leaveK)});
     if (passage.reachedS < simulation.timeS()) { // the last step went past the core it leaves at
         simulation.restore(settled->kept.back());
         if (const auto exact = simulation.cookUntil(passage.reachedS); !exact)

@@ -57,10 +57,8 @@ double readOf(const Outcome& outcome, food::ReadAt at) {
 }
 
 tl::unexpected<Error> tooHot(double kelvin) {
-    return fail(Errc::refused,
-                fmt::format("the core comes to {:.0f} °C however soon the last stage "
-                            "ends",
-                            kelvin - kZeroCelsiusK));
+    return fail(Errc::refused, "the core comes to {} however soon the last stage ends",
+                {Temperature::kelvin(kelvin)});
 }
 
 /// Where to look for the pull: a first idea (from the last stage's start) and how the reading
@@ -130,9 +128,10 @@ struct LastStage {
         const Passage& way = passed.last.passage;
         if (std::isfinite(way.reachedS))
             return {};
-        return fail(Errc::refused,
-                    fmt::format("the core stops at {:.0f} °C within {:.0f} h",
-                                way.highestK - kZeroCelsiusK, programme.longestS / 3600));
+        return fail(
+            Errc::refused,
+            fmt::format("the core stops at {{}} within {:.0f} h", programme.longestS / 3600),
+            {Temperature::kelvin(way.highestK)});
     }
     Result<Outcome> pulled(std::optional<double> turnAtS, double toleranceK) {
         if (const auto done = forward({programme.last().turning, turnAtS}); !done)

@@ -17,7 +17,7 @@ struct RoundContact {
 /// with fat as far as that climbs. `contact` is that of flat food, W/m²K.
 RoundContact roundContact(heat::Shape shape, double diameterM, double contact, bool inFat);
 
-/// What the one face of a round piece sees on the mean while it is rolled or shaken: its underside
+/// What the one face of a round piece sees on average while it is rolled or shaken: its underside
 /// touches and sees what the appliance's bottom gives, its upper side the top, by their angles. A
 /// plate's own radiation counts where the field names no radiator below.
 heat::FaceBoundary roundBoundary(const kitchen::HeatField& field, const recipe::FoodPiece& piece,

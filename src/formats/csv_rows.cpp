@@ -136,10 +136,10 @@ Result<ParsedLog> parseCsv(std::string_view text, const CsvDialect& dialect) {
         }
     }
     if (reader.out.timeS.empty())
-        return fail(Errc::parse, "no rows were found in this way of writing", number);
+        return fail(Errc::parse, "no rows were found in this format", number);
     if (junk * kMostJunkShare > reader.out.timeS.size() + junk)
         return fail(Errc::parse,
-                    fmt::format("{} of {} lines are no rows in this way of writing", junk,
+                    fmt::format("{} of {} lines are not rows in this format", junk,
                                 reader.out.timeS.size() + junk),
                     reader.out.junkLines.front());
     for (std::size_t i = 0; i < reader.out.channels.size(); ++i)

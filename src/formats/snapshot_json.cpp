@@ -68,7 +68,7 @@ json snapshotJson(const translate::Prepared& prepared, const std::vector<transla
 Result<std::vector<KeptRow>> keptRows(const std::string& snapshot) {
     const json from = json::parse(snapshot, nullptr, false);
     if (!from.is_object() || !from.contains("rows") || !from["rows"].is_array())
-        return fail(Errc::corruptData, "this is no kept translation; it was left as it is");
+        return fail(Errc::corruptData, "this is not a kept translation; it was left as it is");
     std::vector<KeptRow> out;
     try {
         for (const json& row : from["rows"]) {

@@ -55,9 +55,9 @@ auto readStrictly(const std::string& text, Read read)
         int line = 1;
         for (std::size_t i = 0; i + 1 < error.byte && i < text.size(); ++i)
             line += text[i] == '\n';
-        return fail(Errc::parse, "this is no JSON: " + std::string(error.what()), line);
+        return fail(Errc::parse, "this is not JSON: " + std::string(error.what()), line);
     } catch (const nlohmann::json::exception& error) { // a number too large for any double
-        return fail(Errc::parse, "this is no JSON: " + std::string(error.what()));
+        return fail(Errc::parse, "this is not JSON: " + std::string(error.what()));
     }
 }
 

@@ -5,22 +5,11 @@
 
 #include "quantity/result.h"
 #include "quantity/temperature.h"
+#include "quantity/units.h"
 
 #include <string_view>
 
 namespace dynamet {
-
-enum class TemperatureUnit { celsius, fahrenheit, kelvin };
-
-/// The units a reader reads and types; one set for every screen and sentence.
-struct Units {
-    bool fahrenheit = false;
-    bool inches = false;
-    TemperatureUnit temperature() const {
-        return fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
-    }
-    bool operator==(const Units&) const = default;
-};
 
 /// "350F", "180 °C", "gas 6", "gas mark ½", "450 K"; a bare number takes `bare`. Below absolute
 /// zero and above 2000 °C is refused (Error::parse).

@@ -3,6 +3,8 @@
 
 #pragma once
 
+#include "quantity/open_sentence.h"
+
 #include <string>
 #include <tl/expected.hpp>
 
@@ -30,8 +32,14 @@ struct Error {
     Errc code = Errc::invalidArgument;
     std::string message;
     int line = 0;
+    OpenSentence sentence = {}; ///< the message with its measures open; empty = it has none
     /// The same failure with a few words of context put in front.
-    Error in(const std::string& where) const { return {code, where + ": " + message, line}; }
+    Error in(const std::string& where) const {
+        return {code, where + ": " + message, line,
+                sentence.empty() ? OpenSentence() : sentence.after(where + ": ")};
+    }
+    /// The message in the reader's units (`message` itself is in °C and mm).
+    std::string words(Units units) const { return sentence.empty() ? message : sentence.in(units); }
 };
 
 /// What was asked for, or why it could not be done; never to be dropped without a look.
@@ -46,6 +54,13 @@ class [[nodiscard]] Result : public tl::expected<T, Error> {
 /// Makes the failing side of a Result.
 inline tl::unexpected<Error> fail(Errc code, std::string message, int line = 0) {
     return tl::unexpected<Error>(Error{code, std::move(message), line});
+}
+/// The same for a sentence with measures: each "{}" is one of them.
+inline tl::unexpected<Error> fail(Errc code, std::string_view pattern,
+                                  std::vector<Measure> measures) {
+    OpenSentence sentence(pattern, std::move(measures));
+    std::string message = sentence.in({});
+    return tl::unexpected<Error>(Error{code, std::move(message), 0, std::move(sentence)});
 }
 
 } // namespace dynamet

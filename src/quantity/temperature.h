@@ -3,6 +3,8 @@
 
 #pragma once
 
+#include <version> // before <compare>, which moc of Qt 6.4 cannot read as the first header
+
 #include <compare>
 
 namespace dynamet {

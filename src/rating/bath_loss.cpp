@@ -78,10 +78,8 @@ Result<Reduction> reduceBathLoss(const BathLoss& test) {
     const double top = valueAt(all, off), rise = top - all.value.front(),
                  fell = top - all.value.back();
     if (rise < 10 || fell < 2)
-        return fail(Errc::refused,
-                    fmt::format("it rose by {:.0f} K and cooled by {:.1f} K: at least 10 "
-                                "and 2 are needed",
-                                rise, fell));
+        return fail(Errc::refused, "it rose by {} and cooled by {}: at least {} and {} are needed",
+                    {KelvinDelta(rise), KelvinDelta(fell), KelvinDelta(10), KelvinDelta(2)});
     const auto spread = spreadOf(test, inputs(test), kBatches, 2, evaluate);
     if (!spread)
         return tl::unexpected(spread.error());

@@ -119,9 +119,8 @@ Result<void> checkBefore(const BlockTest& test) {
     if (test.limitK)
         for (double v : test.block.value)
             if (v >= *test.limitK)
-                return fail(Errc::refused,
-                            fmt::format("the block's probe stands at its limit of {:.0f} °C",
-                                        *test.limitK - kZeroCelsiusK));
+                return fail(Errc::refused, "the block's probe is at its limit of {}",
+                            {Temperature::kelvin(*test.limitK)});
     return {};
 }
 
@@ -365,7 +364,7 @@ Result<Reduction> reduceBlock(const BlockTest& given) {
     addWarnings(out, test, *checked, cycling);
     addFieldNumbers(out, test, derived, uncertainty.all);
     out.sentence = fmt::format(
-        "A block here is heated as by {} with {} (dry, all of it; food sees less).",
+        "It heats a block like an oven at {} with {} (dry; food gets less).",
         printTemperature(Temperature::kelvin(out.quantities[0].value), TemperatureUnit::celsius,
                          halfWidth95(out.quantities[0])),
         printPlusMinus(out.quantities[1].value, halfWidth95(out.quantities[1]), "W/m²K", 1));

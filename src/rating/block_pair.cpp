@@ -134,7 +134,7 @@ void addWords(Reduction& out) {
                                 "air and walls cannot be told apart here: the effective "
                                 "temperature says all there is"});
     out.sentence = fmt::format(
-        "What radiates is at {}, the air at {} takes hold with {}.",
+        "What radiates is at {}; the air is at {}, with a heat transfer of {}.",
         printTemperature(Temperature::kelvin(walls.value), TemperatureUnit::celsius,
                          halfWidth95(walls)),
         printTemperature(Temperature::kelvin(t.value), TemperatureUnit::celsius, halfWidth95(t)),
@@ -145,7 +145,7 @@ void addWords(Reduction& out) {
 
 Result<Reduction> reduceBlockPair(const BlockPair& test) {
     if (std::abs(test.black.emissivity - test.bright.emissivity) < kLeastApart)
-        return fail(Errc::refused, "the two blocks are too much alike: their emissivities must "
+        return fail(Errc::refused, "the two blocks are too similar: their emissivities must "
                                    "differ by 0.3 at least");
     for (const auto& [block, what] :
          {std::pair{&test.bright, "the bright block"}, {&test.black, "the black block"}})

@@ -41,7 +41,7 @@ std::vector<Influence<BoilOff>> inputs(const BoilOff& test) {
 
 Result<Reduction> reduceBoilOff(const BoilOff& test) {
     if (test.seconds < kLeastS)
-        return fail(Errc::refused, "boil for longer: at least ten minutes tell it well");
+        return fail(Errc::refused, "boil for at least ten minutes");
     if (!(test.startKg > test.endKg) || test.endKg <= 0)
         return fail(Errc::refused, "the pot must weigh less after than before, and not be empty");
     const auto spread = spreadOf(test, inputs(test), 0, 0, evaluate);

@@ -35,9 +35,9 @@ Result<Fall> fallOf(const BurnDown& t) {
     const double fell = *top - smooth.value.back();
     if (fell < kLeastFallK)
         return fail(Errc::refused,
-                    fmt::format("it has fallen by only {:.0f} K since its peak: log on until "
-                                "it is colder than you cook",
-                                fell));
+                    "it has fallen by only {} since its peak: log on until it is colder than you "
+                    "cook",
+                    {KelvinDelta(fell)});
     double from = out.peakS;
     for (std::size_t i = 0; i < smooth.size(); ++i)
         if (smooth.timeS[i] > out.peakS && smooth.value[i] > *top - kFromPeakShare * fell)
@@ -110,10 +110,11 @@ Result<Derived> evaluate(const BurnDown& t, std::size_t without, const coals::Bu
         const auto at = crossing(clean, t.targetK, without);
         const auto later = crossing(clean, t.targetK - t.bandK, without);
         if (!at || !later)
-            return fail(Errc::refused,
-                        fmt::format("the fire never falls through {:.0f} °C and {:.0f} K "
-                                    "further: name a temperature between its peak and its end",
-                                    t.targetK - kZeroCelsiusK, t.bandK));
+            return fail(
+                Errc::refused,
+                "the fire never falls through {} and {} further: name a temperature between "
+                "its peak and its end",
+                {Temperature::kelvin(t.targetK), KelvinDelta(t.bandK)});
         passed = at->atS - start - t.probeLagS;
         falling = at->slopeK_s * 60;
         feedAt = later->atS - at->atS;
@@ -168,7 +169,7 @@ void addSentence(Reduction& out, const BurnDown& t) {
     const auto& q = out.quantities;
     if (t.targetK > 0)
         out.sentence = fmt::format(
-            "It falls through {} after {}, by {} a minute; feed it {} later.",
+            "It falls through {} after {}, at {} a minute; feed it {} later.",
             printTemperature(Temperature::kelvin(t.targetK), TemperatureUnit::celsius),
             printDuration(q[0].value), printPlusMinus(-q[5].value, halfWidth95(q[5]), "K", 1),
             printDuration(q[6].value));
@@ -197,9 +198,8 @@ Result<Reduction> reduceBurnDown(const BurnDown& test) {
         return tl::unexpected(ok.error());
     for (double v : test.log.value)
         if (test.limitK && v >= *test.limitK)
-            return fail(Errc::refused,
-                        "the probe stands at its limit while the fire peaks: use one that "
-                        "stands more, or put it in later");
+            return fail(Errc::refused, "the probe is at its limit while the fire peaks: use one "
+                                       "with a higher limit, or put it in later");
     const auto whole = fallOf(test);
     if (!whole)
         return tl::unexpected(whole.error());

@@ -35,8 +35,7 @@ Result<void> checkSpots(const CavityMap& t) {
             return ok;
         for (double v : series.value)
             if (t.limitK && v >= *t.limitK)
-                return fail(Errc::refused,
-                            fmt::format("the probe at {} stands at its limit", place));
+                return fail(Errc::refused, fmt::format("the probe at {} is at its limit", place));
     }
     return {};
 }
@@ -44,7 +43,7 @@ Result<void> checkSpots(const CavityMap& t) {
 std::string sentenceOf(const Reduction& out, const std::vector<double>& level,
                        const std::vector<std::string>& places) {
     const auto [low, high] = std::minmax_element(level.begin(), level.end());
-    return fmt::format("{} places are at {} on the mean; {} is hottest, {} coldest, {} apart.",
+    return fmt::format("{} places are at {} on average; {} is hottest, {} coldest, {} apart.",
                        level.size(),
                        printTemperature(Temperature::kelvin(out.quantities[0].value),
                                         TemperatureUnit::celsius, halfWidth95(out.quantities[0])),

@@ -106,8 +106,8 @@ Result<void> checkRuns(const CoalCount& t) {
                                 t.under.size(), t.lid.size(), t.insideK.size()));
     for (std::size_t i = 0; i < t.insideK.size(); ++i)
         if (t.insideK[i] < t.ambientK || t.insideK[i] > 700)
-            return fail(Errc::refused, fmt::format("run {}: {:.0f} °C inside cannot be right",
-                                                   i + 1, t.insideK[i] - kZeroCelsiusK));
+            return fail(Errc::refused, fmt::format("run {}: {{}} inside cannot be right", i + 1),
+                        {Temperature::kelvin(t.insideK[i])});
     return {};
 }
 
@@ -155,7 +155,7 @@ Result<Reduction> reduceCoalCount(const CoalCount& given) {
                        ? fmt::format("A coal under it is worth {}, one on the lid {}.",
                                      printPlusMinus(u.value, halfWidth95(u), "K", 1),
                                      printPlusMinus(l.value, halfWidth95(l), "K", 1))
-                       : fmt::format("A coal is worth {} on the mean.",
+                       : fmt::format("A coal is worth {} on average.",
                                      printPlusMinus(u.value, halfWidth95(u), "K", 1));
     if (!sharesDiffer(test))
         out.warnings.push_back({"one_share",

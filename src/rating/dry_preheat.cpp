@@ -108,9 +108,8 @@ Result<Reduction> reduceDryPreheat(const DryPreheat& test) {
     const Series all = between(test.plate, -1e300, 1e300);
     const auto [low, high] = std::minmax_element(all.value.begin(), all.value.end());
     if (*high - *low < kLeastRiseK)
-        return fail(Errc::refused,
-                    fmt::format("it rose by only {:.0f} K: heat it by at least {:.0f}",
-                                *high - *low, kLeastRiseK));
+        return fail(Errc::refused, "it rose by only {}: heat it by at least {}",
+                    {KelvinDelta(*high - *low), KelvinDelta(kLeastRiseK)});
     const auto spread = spreadOf(test, inputs(), kHeating + kCooling, 2, evaluate);
     if (!spread)
         return tl::unexpected(spread.error());

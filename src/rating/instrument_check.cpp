@@ -62,7 +62,7 @@ Result<kitchen::Calibration> calibrationFrom(const Reduction& check, const std::
     const Quantity *gain = find(check, "gain"), *zero = find(check, "correction_K"),
                    *u = find(check, "u_corrected_K");
     if (!gain || !zero || !u)
-        return fail(Errc::invalidArgument, "this is no check of a thermometer");
+        return fail(Errc::invalidArgument, "this is not a thermometer check");
     // In kelvins: gain × (T − 273.15) + zero + 273.15.
     const double offset = zero->value + kZeroCelsiusK * (1 - gain->value);
     return kitchen::Calibration{id, validFromMs, offset, gain->value, u->u};
@@ -70,7 +70,7 @@ Result<kitchen::Calibration> calibrationFrom(const Reduction& check, const std::
 
 Result<Reduction> reduceInstrumentCheck(const InstrumentCheck& test) {
     if (test.iceK.size() < 2 || test.boilK.size() < 2)
-        return fail(Errc::refused, "read at least twice in ice and twice in the boil");
+        return fail(Errc::refused, "read at least twice in ice water and twice in boiling water");
     auto spread = spreadOf(test, inputs(), 0, 0, evaluate);
     if (!spread)
         return tl::unexpected(spread.error());
@@ -99,7 +99,7 @@ Result<Reduction> reduceInstrumentCheck(const InstrumentCheck& test) {
             out.quantities.push_back(makeQuantity("response_s", *tau, "s", 0.1 * *tau, 1e9, 0));
     fillDiagonalCovariance(out);
     const Quantity &ice = out.quantities[0], &boil = out.quantities[2];
-    out.sentence = fmt::format("Add {} in ice and {} in the boil to what it reads.",
+    out.sentence = fmt::format("Add {} in ice water and {} in boiling water to what it reads.",
                                printPlusMinus(ice.value, halfWidth95(ice), "K", 1),
                                printPlusMinus(boil.value, halfWidth95(boil), "K", 1));
     return out;

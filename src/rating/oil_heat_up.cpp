@@ -70,9 +70,8 @@ Result<Reduction> reduceOilHeatUp(const OilHeatUp& test) {
         return tl::unexpected(ok.error());
     const Series part = window(test);
     if (part.size() < 3 * kBatches || part.value.back() < test.toK - 15)
-        return fail(Errc::refused,
-                    fmt::format("the oil does not pass from {:.0f} to {:.0f} °C in this log",
-                                test.fromK - kZeroCelsiusK, test.toK - kZeroCelsiusK));
+        return fail(Errc::refused, "the oil does not pass from {} to {} in this log",
+                    {Temperature::kelvin(test.fromK), Temperature::kelvin(test.toK)});
     const auto spread = spreadOf(test, inputs(test), kBatches, 1, evaluate);
     if (!spread)
         return tl::unexpected(spread.error());

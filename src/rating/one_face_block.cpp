@@ -130,14 +130,11 @@ Result<Reduction> reduceOneFaceBlock(const OneFaceBlock& test) {
     const Series clean = between(test.block, -1e300, 1e300);
     const double highest = *std::max_element(clean.value.begin(), clean.value.end());
     if (test.limitK && highest >= *test.limitK)
-        return fail(Errc::refused,
-                    fmt::format("the block's probe stands at its limit of {:.0f} °C: "
-                                "take it away sooner",
-                                *test.limitK - kZeroCelsiusK));
+        return fail(Errc::refused, "the block's probe is at its limit of {}: take it away sooner",
+                    {Temperature::kelvin(*test.limitK)});
     if (highest - clean.value.front() < kLeastRiseK)
-        return fail(Errc::refused, fmt::format("the block rose by only {:.0f} K: leave it until it "
-                                               "has risen by {:.0f}",
-                                               highest - clean.value.front(), kLeastRiseK));
+        return fail(Errc::refused, "the block rose by only {}: leave it until it has risen by {}",
+                    {KelvinDelta(highest - clean.value.front()), KelvinDelta(kLeastRiseK)});
     const auto spread = spreadOf(test, inputs(test.coefficientKnown), kBatches, 3, evaluate);
     if (!spread)
         return tl::unexpected(spread.error().in("the block's log cannot be fitted"));

@@ -32,12 +32,15 @@ double stillCreeping(const std::vector<double>& batches) {
            std::sqrt(12.0);
 }
 
-std::string why(const Series& air, const SettledRule& rule) {
+tl::unexpected<Error> neverSettled(const Series& air, const SettledRule& rule) {
+    constexpr double kHourS = 3600;
     const double minutes = (air.timeS.back() - air.timeS.front()) / 60;
-    return fmt::format(
-        "it never settled in {:.0f} min of readings (the mean still moves more than "
-        "{:.1f} K/min): log on for at least two whole cycles after it has stopped climbing",
-        minutes, rule.slopeLimitPerS * 60);
+    return fail(Errc::refused,
+                fmt::format("it never settled in {:.0f} min of readings (the mean still moves more "
+                            "than {{}} an hour): log on for at least two whole cycles after it has "
+                            "stopped climbing",
+                            minutes),
+                {KelvinDelta(rule.slopeLimitPerS * kHourS)});
 }
 
 Result<void> checkLimit(const Preheat& test, const Series& air) {
@@ -45,11 +48,11 @@ Result<void> checkLimit(const Preheat& test, const Series& air) {
         const auto over = std::count_if(air.value.begin(), air.value.end(),
                                         [&](double v) { return v >= *test.limitK; });
         if (over > 0)
-            return fail(
-                Errc::refused,
-                fmt::format("{} readings stand at the probe's limit of {:.0f} °C: they only say "
-                            "\"at least\"; use another instrument or a lower setting",
-                            over, *test.limitK - kZeroCelsiusK));
+            return fail(Errc::refused,
+                        fmt::format("{} readings are at the probe's limit of {{}}: they only say "
+                                    "\"at least\"; use another instrument or a lower setting",
+                                    over),
+                        {Temperature::kelvin(*test.limitK)});
     }
     return {};
 }
@@ -124,7 +127,7 @@ Result<Reduction> reducePreheat(const Preheat& test) {
         return tl::unexpected(ok.error());
     const auto settled = findSettled(air, test.rule);
     if (!settled)
-        return fail(Errc::refused, why(air, test.rule));
+        return neverSettled(air, test.rule);
     // The stretch that shows that it has settled may still creep a little: leave it out where the
     // log goes on for long enough after it.
     const Series part = between(air, steadyFrom(air, *settled, test.rule), 1e300);

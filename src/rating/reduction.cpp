@@ -70,9 +70,10 @@ Result<void> checkReadings(const Series& readings, const std::string& what, std:
                                                what, good, leastCount));
     if (outside * 2 > good)
         return fail(Errc::refused,
-                    fmt::format("most readings of {} are outside {:.0f} to {:.0f} °C: is the unit "
-                                "right (°F taken for °C)?",
-                                what, coldestK - kZeroCelsiusK, hottestK - kZeroCelsiusK));
+                    fmt::format("most readings of {} are outside {{}} to {{}}: is the unit right "
+                                "(°F taken for °C)?",
+                                what),
+                    {Temperature::kelvin(coldestK), Temperature::kelvin(hottestK)});
     return {};
 }
 

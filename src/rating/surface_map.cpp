@@ -77,7 +77,7 @@ Result<Reduction> reduceSurfaceMap(const SurfaceMap& test) {
         return fail(Errc::refused, "a map needs at least three spots");
     for (std::size_t i = 0; test.limitK && i < test.shownK.size(); ++i)
         if (test.shownK[i] >= *test.limitK)
-            return fail(Errc::refused, fmt::format("spot {} stands at the gun's limit", i + 1));
+            return fail(Errc::refused, fmt::format("spot {} is at the gun's limit", i + 1));
     auto spread = spreadOf(test, inputs(), 0, 0, evaluate);
     if (!spread)
         return tl::unexpected(spread.error());
@@ -96,7 +96,7 @@ Result<Reduction> reduceSurfaceMap(const SurfaceMap& test) {
     const Quantity& q = out.quantities.front();
     addFieldNumbers(out, test.surface, q);
     out.sentence = fmt::format(
-        "The surface is at {} on the mean, {:.0f} K from its coldest to its hottest spot.",
+        "The surface is at {} on average, {:.0f} K from its coldest to its hottest spot.",
         printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius, halfWidth95(q)),
         out.quantities[1].value);
     return out;

@@ -66,17 +66,16 @@ double shareOfEvaporation(const WaterHeatUp& test, const Series& inside) {
 Result<Window> findWindow(const WaterHeatUp& test) {
     const double boiling = boilingPoint(test.pressurePa).kelvin();
     if (test.toK > boiling - 5)
-        return fail(Errc::refused,
-                    fmt::format("water boils at {:.1f} °C here: end the window at least 5 K below",
-                                boiling - kZeroCelsiusK));
+        return fail(Errc::refused, "water boils at {} here: end the window at least {} below",
+                    {Temperature::kelvin(boiling), KelvinDelta(5)});
     const BlockMeans blocks = blockMeans(between(test.water, -1e300, 1e300), 400);
     const auto from = passes(blocks.means, test.fromK), to = passes(blocks.means, test.toK);
     if (!from || !to)
         return fail(
             Errc::refused,
-            fmt::format("the water does not pass from {:.0f} to {:.0f} °C in this log: log on "
-                        "until it does, or choose another window",
-                        test.fromK - kZeroCelsiusK, test.toK - kZeroCelsiusK));
+            "the water does not pass from {} to {} in this log: log on until it does, or choose "
+            "another window",
+            {Temperature::kelvin(test.fromK), Temperature::kelvin(test.toK)});
     Window out;
     const double start = std::max(*from, blocks.means.timeS.front() + test.hobLagS);
     out.readings = between(blocks.means, start, *to);
@@ -84,10 +83,11 @@ Result<Window> findWindow(const WaterHeatUp& test) {
     out.topK = test.toK;
     out.riseK = test.toK - valueAt(blocks.means, start);
     if (out.readings.size() < kLogged)
-        return fail(Errc::refused, fmt::format("only {} readings between {:.0f} and {:.0f} °C: log "
-                                               "faster or heat more water",
-                                               out.readings.size(), test.fromK - kZeroCelsiusK,
-                                               test.toK - kZeroCelsiusK));
+        return fail(Errc::refused,
+                    fmt::format("only {} readings between {{}} and {{}}: log faster or heat more "
+                                "water",
+                                out.readings.size()),
+                    {Temperature::kelvin(test.fromK), Temperature::kelvin(test.toK)});
     out.evaporatedShare = shareOfEvaporation(test, out.readings);
     return out;
 }

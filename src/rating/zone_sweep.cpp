@@ -66,7 +66,7 @@ Reduction lowerBound(const ZoneSweep& test, std::size_t censored) {
     q.bound = Bound::lower;
     out.quantities.push_back(q);
     out.sentence = fmt::format(
-        "The zone is at least {}: all {} readings stand at the probe's limit.",
+        "The zone is at least {}: all {} readings are at the probe's limit.",
         printTemperature(Temperature::kelvin(test.limitK), TemperatureUnit::celsius), censored);
     out.warnings.push_back({"censored",
                             "use an instrument with a higher limit to get a value; a probe "
@@ -162,12 +162,12 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
     }
     if (split.censored > 0)
         out.warnings.push_back(
-            {"censored", fmt::format("{} of {} readings stand at the probe's limit and "
+            {"censored", fmt::format("{} of {} readings are at the probe's limit and "
                                      "count as \"at least\"",
                                      split.censored, test.readingsK.size())});
     fillDiagonalCovariance(out);
     out.sentence = fmt::format(
-        "Food in this zone sees about {} (between air and radiation).",
+        "Food in this zone cooks as at about {} (air and radiation together).",
         printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius, halfWidth95(q)));
     addFieldNumbers(out, q);
     if (!test.thickK.empty() && split.censored == 0) {

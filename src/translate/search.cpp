@@ -45,7 +45,7 @@ struct Search {
             return;
         auto programme = programmeFor(prepared->request, *target, setting, stageS);
         if (!programme) {
-            closest = programme.error().message;
+            closest = programme.error().words(prepared->request.units);
             return;
         }
         programme->guessS = lastTookS;
@@ -56,7 +56,7 @@ struct Search {
             cook::kQuick, prepared->tables);
         ++best.solves;
         if (!outcome) {
-            closest = outcome.error().message;
+            closest = outcome.error().words(prepared->request.units);
             return;
         }
         lastTookS = outcome->pullS - outcome->lastStartS;

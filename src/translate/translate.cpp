@@ -99,7 +99,7 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
     const auto programme = programmeOf(local.request, row);
     if (!programme) {
         row.reached = false;
-        row.reason = programme.error().message;
+        row.reason = programme.error().words(local.request.units);
         return row;
     }
     auto outcome = cook::cookProgramme(local.request.recipe.piece, *programme,
@@ -107,7 +107,7 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
     ++row.solves;
     row.reached = outcome.has_value();
     if (!outcome) {
-        row.reason = outcome.error().message;
+        row.reason = outcome.error().words(local.request.units);
         return row;
     }
     row.outcome = std::move(*outcome);
@@ -186,7 +186,7 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
         input.bandHighK.reset();
     auto window = windowOf(input, row.solves, stop);
     if (!window) {
-        row.warnings.push_back({"no_window", window.error().message});
+        row.warnings.push_back({"no_window", window.error().words(prepared.request.units)});
         return;
     }
     row.window = std::move(*window);
@@ -267,7 +267,7 @@ std::vector<std::string> companionLines(const Prepared& prepared, const Row& row
             cook::cookProgramme(piece, *programme, targetOf(request), cook::kFull, tables);
         out.push_back("The piece of " + printLength(thickness, inches) + ": " +
                       (outcome ? pullAndTime(*outcome, request.units.fahrenheit)
-                               : outcome.error().message + "."));
+                               : outcome.error().words(request.units) + "."));
     }
     return out;
 }

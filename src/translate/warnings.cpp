@@ -71,7 +71,7 @@ void addSmoke(std::vector<Warning>& out, const Request& request, const cook::Out
                                "burns: lid on, heat off, never water",
                                fat->name, printDegrees(fat->smokeK, request.units.fahrenheit),
                                printDegrees(is.hottestTouchK, request.units.fahrenheit),
-                               advice.empty() ? "no fat of the table stands it" : advice)});
+                               advice.empty() ? "no fat in the table withstands it" : advice)});
 }
 
 bool onlyAssumed(const kitchen::HeatField& field) {
@@ -107,8 +107,10 @@ std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
     if (row.outcome.dangerS > food::kDangerLimitS)
         out.push_back(
             {"danger_zone",
-             fmt::format("the core is between 5 and 54 °C for {}; common advice is at most 2 h",
-                         printFixed(row.outcome.dangerS / 3600, 1) + " h")});
+             fmt::format("the core is between {} and {} for {} h; common advice is at most 2 h",
+                         printDegrees(food::kDangerLowK, request.units.fahrenheit),
+                         printDegrees(food::kDangerHighK, request.units.fahrenheit),
+                         printFixed(row.outcome.dangerS / 3600, 1))});
     if (programme.endsByClock())
         addCore(out, prepared, row.outcome);
     addCrust(out, row.outcome, prepared.outcome, row.crustDistance);

@@ -94,7 +94,7 @@ std::string windowWords(const Window& window) {
                                   printDuration(window.expectS));
     if (window.latestS)
         return out + ", latest " + printDuration(*window.latestS);
-    return out + fmt::format("; {:.0f} % that it never gets there", 100 * window.neverShare);
+    return out + fmt::format("; {:.0f} % chance that it never gets there", 100 * window.neverShare);
 }
 
 std::string crustWords(const Row& row, const cook::Outcome& reference) {
@@ -184,7 +184,7 @@ std::string readWords(const Prepared& prepared) {
 }
 
 std::string bookWords(const Prepared& prepared) {
-    return fmt::format("This book: {}.", schoolWords(prepared.request.schools));
+    return fmt::format("House methods: {}.", schoolWords(prepared.request.schools));
 }
 
 CutWords cutWords(const cook::Outcome& o, Units units) {

@@ -31,7 +31,7 @@ std::string referenceWords(const Request& request, Units units);
 std::string pieceWords(const Request& request, Units units);
 /// When the goal is read, and what it is called.
 std::string readWords(const Prepared& prepared);
-/// "This book: turn once, …": the book's side in each school.
+/// "House methods: turn once, …": the book's side in each school.
 std::string bookWords(const Prepared& prepared);
 /// A cut in words: "core 57 °C", "golden and dark", "grey rim 4 mm, 20 % of it grey".
 struct CutWords {

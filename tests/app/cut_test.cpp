@@ -87,7 +87,7 @@ TEST(Piece, IsChangedInTheBookAndBackAgain) {
         find<QComboBox>(dialog, "Surface")->setFocus();
         QTest::keyClick(QApplication::focusWidget(), Qt::Key_Down);
         type(dialog, "Thickness or diameter", QStringLiteral("36 mm"));
-        type(dialog, "Other pieces, their thickness", QStringLiteral("44 mm, 28 mm"));
+        type(dialog, "Other pieces (thickness)", QStringLiteral("44 mm, 28 mm"));
         auto* level = find<QComboBox>(dialog, "Doneness");
         level->setFocus();
         QTest::keyClick(level, Qt::Key_End);
@@ -136,7 +136,7 @@ TEST(Piece, AnotherFoodComesInItsUsualShape) {
         QTest::keyClick(food, Qt::Key_Down); // marbled beef
         QTest::keyClick(food, Qt::Key_Down); // minced: a round with flat ends
         EXPECT_EQ(find<QComboBox>(dialog, "Shape")->currentText(),
-                  QStringLiteral("round, flat ends"));
+                  QStringLiteral("short cylinder"));
         EXPECT_EQ(find<QLineEdit>(dialog, "Thickness or diameter")->text(),
                   QStringLiteral("22 mm"));
         EXPECT_EQ(find<QLineEdit>(dialog, "Width")->text(), QStringLiteral("110 mm"));
@@ -164,7 +164,7 @@ TEST(Choices, OfABookAreNamedInTheResultAndEditTheScales) {
         QTest::keyClicks(levels, QStringLiteral("rosy 58-62"));
         pressSave(dialog);
     });
-    click(bench.window.get(), "How this book cooks…");
+    click(bench.window.get(), "House methods…");
     const auto& choices = bench.document.choices();
     EXPECT_EQ(choices.schools.at("rest"), "tented");
     ASSERT_EQ(choices.scales.size(), 1u);

@@ -33,7 +33,7 @@ TEST(Kitchen, ThingsAreRetiredListedAndBroughtBackWithTheirRecipes) {
     click(bench.window.get(), "Show Recipes");
     EXPECT_TRUE(has("bring that back first")) << "a recipe is never lost";
     click(bench.window.get(), "Show Appliances");
-    click(bench.window.get(), "with those retired");
+    click(bench.window.get(), "Show retired");
     ASSERT_TRUE(has("Deck oven (retired)"));
     click(bench.window.get(), "Retire the chosen one"); // says Bring back now
     EXPECT_EQ(bench.document.recipes().size(), recipes);

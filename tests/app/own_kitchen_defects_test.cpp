@@ -182,9 +182,9 @@ TEST(Defect109, UndoingAnAddedApplianceLeavesItsPage) {
     QApplication::processEvents();
     EXPECT_FALSE(titled("Old oven"));
     EXPECT_TRUE(textOf(bench.window.get(), "Notice")
-                    .contains(QStringLiteral("Undone: adding of Old oven")));
+                    .contains(QStringLiteral("Undone: addition of Old oven")));
     bench.press(Qt::Key_Y, Qt::ControlModifier);
-    EXPECT_TRUE(textOf(bench.window.get(), "Notice").contains(QStringLiteral("Done again")));
+    EXPECT_TRUE(textOf(bench.window.get(), "Notice").contains(QStringLiteral("Redone")));
 }
 
 TEST(Defect110, AnUndoThatFailsStaysOnTheStack) {
@@ -196,7 +196,7 @@ TEST(Defect110, AnUndoThatFailsStaysOnTheStack) {
     const int index = bench.document.undoStack().index();
     bench.press(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(bench.document.undoStack().index(), index);
-    EXPECT_TRUE(textOf(bench.window.get(), "Notice").contains(QStringLiteral("Not undone")));
+    EXPECT_TRUE(textOf(bench.window.get(), "Notice").contains(QStringLiteral("Could not undo")));
     bench.document.book().database().exec("PRAGMA query_only = OFF");
     bench.press(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(bench.document.undoStack().index(), index - 1);
@@ -207,8 +207,8 @@ TEST(Defect111, ACheckAndItsCalibrationAreOneUndo) {
     Bench bench(true, Bench::Kitchen::few);
     bench.choose("Deck");
     click(bench.window.get(), "Page Thermometers");
-    type(bench.window.get(), "In ice", QStringLiteral("0.6 0.5 0.6"));
-    type(bench.window.get(), "In the boil", QStringLiteral("100.4 100.5 100.4"));
+    type(bench.window.get(), "In ice water", QStringLiteral("0.6 0.5 0.6"));
+    type(bench.window.get(), "In boiling water", QStringLiteral("100.4 100.5 100.4"));
     click(bench.window.get(), "Work the check out");
     const int before = bench.document.undoStack().index();
     click(bench.window.get(), "Use the correction from today on");
@@ -243,7 +243,7 @@ TEST(Defect113, APhotoIsKeptOnlyWithItsTest) {
     bench.choose("Deck");
     const QString photo = bench.folder.filePath(QStringLiteral("dial.jpg"));
     std::ofstream(photo.toStdString()) << "not really a picture";
-    type(bench.window.get(), "Photo, file", photo);
+    type(bench.window.get(), "Photo", photo);
     inDialog([](QWidget* dialog) { QTest::keyClick(dialog, Qt::Key_Escape); });
     bench.press(Qt::Key_I, Qt::ControlModifier);
     EXPECT_EQ(

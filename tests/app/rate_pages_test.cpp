@@ -91,7 +91,7 @@ TEST(HeatPlane, EveryMarkIsReachedByKeyAndThePictureIsSaved) {
     QTest::keyClick(plane, Qt::Key_Return);
     QTest::keyClick(plane, Qt::Key_Left);
     EXPECT_TRUE(
-        textOf(bench.window.get(), "Compared with").contains(QStringLiteral("Held beside it")));
+        textOf(bench.window.get(), "Compared with").contains(QStringLiteral("Compared with: ")));
     const QString file = bench.folder.filePath(QStringLiteral("plane.svg"));
     inDialog([file](QWidget* dialog) {
         type(dialog, "File of the picture", file);
@@ -158,8 +158,8 @@ TEST(Thermometers, ACheckHoldsFromItsDayOnAndIsUndone) {
     auto* list = table(bench, "Thermometers");
     list->setFocus();
     QTest::keyClick(list, Qt::Key_Down); // Air probe B
-    type(bench.window.get(), "In ice", QStringLiteral("0.8 0.9 0.8"));
-    type(bench.window.get(), "In the boil", QStringLiteral("101.2 101.1 101.2"));
+    type(bench.window.get(), "In ice water", QStringLiteral("0.8 0.9 0.8"));
+    type(bench.window.get(), "In boiling water", QStringLiteral("101.2 101.1 101.2"));
     click(bench.window.get(), "Work the check out");
     EXPECT_TRUE(
         textOf(bench.window.get(), "What the check found").contains(QStringLiteral("Add −0.8")))
@@ -188,7 +188,7 @@ TEST(Thermometers, ASettingOverTheRangeIsWarnedOfBefore) {
     QTest::keyClick(chosen, Qt::Key_C); // Clip probe A, ruined above 360 °C
     EXPECT_TRUE(isThere(bench.window.get(), "Thermometer's range"));
     EXPECT_TRUE(
-        textOf(bench.window.get(), "Thermometer's range").contains(QStringLiteral("ruined")))
+        textOf(bench.window.get(), "Thermometer's range").contains(QStringLiteral("damaged")))
         << textOf(bench.window.get(), "Thermometer's range").toStdString();
 }
 
@@ -198,13 +198,13 @@ TEST(Conditions, WhatWasNotWrittenDownStaysUnknown) {
     type(bench.window.get(), "Coals under readings", QStringLiteral("8 6 12"));
     type(bench.window.get(), "Coals on the lid readings", QStringLiteral("16 12 10"));
     type(bench.window.get(), "Inside readings", QStringLiteral("148 112 141"));
-    type(bench.window.get(), "Who tests", QStringLiteral("Mirre"));
+    type(bench.window.get(), "Tested by", QStringLiteral("Mirre"));
     type(bench.window.get(), "Wind, m/s", QStringLiteral("2.5"));
     click(bench.window.get(), "Work it out");
     EXPECT_TRUE(textOf(bench.window.get(), "What was found")
                     .contains(QStringLiteral("A coal under it is worth")));
     EXPECT_TRUE(textOf(bench.window.get(), "Notice")
-                    .contains(QStringLiteral("Not written down: the thermometer, the air around")));
+                    .contains(QStringLiteral("Missing: the thermometer, the air temperature")));
     const auto lines = dynamet::book::listTests(bench.document.book(), "camp-pot");
     auto reader = dynamet::book::Book::open(bench.book.toStdString());
     const auto kept = dynamet::book::loadTest(*reader, lines->front().id);
@@ -220,7 +220,7 @@ TEST(Conditions, APhotoIsKeptInTheBook) {
     bench.choose("Yard grill");
     const QString photo = bench.folder.filePath(QStringLiteral("grate.png"));
     QPixmap(4, 4).save(photo);
-    type(bench.window.get(), "Photo, file", photo);
+    type(bench.window.get(), "Photo", photo);
     type(bench.window.get(), "Probe readings", QStringLiteral("140 150 145"));
     click(bench.window.get(), "Work it out");
     const auto lines = dynamet::book::listTests(bench.document.book(), "yard-grill");
@@ -242,7 +242,7 @@ TEST(Sheet, ACellOpensItsTestsAndADayStandsBeside) {
     tests->setFocus();
     QTest::keyClick(tests, Qt::Key_Down);
     EXPECT_TRUE(textOf(bench.window.get(), "What was found")
-                    .contains(QStringLiteral("Food in this zone sees")));
+                    .contains(QStringLiteral("Food in this zone cooks as at")));
     auto* beside = find<QComboBox>(bench.window.get(), "Rate sheet to compare with");
     beside->setFocus();
     QTest::keyClick(beside, Qt::Key_Down);

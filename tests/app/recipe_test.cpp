@@ -45,7 +45,7 @@ TEST(Recipe, TheWholeCookOrOneStageMoves) {
     EXPECT_TRUE(
         textOf(window, "Where it was written")
             .contains(QStringLiteral("1. Wall fan oven, 95 °C until the core reads 43 °C")));
-    auto* moves = find<QComboBox>(window, "What goes to the other appliance");
+    auto* moves = find<QComboBox>(window, "Move to another appliance");
     ASSERT_EQ(moves->count(), 3);
     ReachPane& reach = bench.window->translatePage().reach();
     reach.openRow(0);
@@ -74,7 +74,7 @@ TEST(Recipe, TheWholeCookOrOneStageMoves) {
     auto* chooser = find<QComboBox>(window, "Recipe");
     chooser->setFocus();
     QTest::keyClick(chooser, Qt::Key_Home);
-    EXPECT_FALSE(isThere(window, "What goes to the other appliance"));
+    EXPECT_FALSE(isThere(window, "Move to another appliance"));
 }
 
 TEST(Recipe, ItsStagesAreAddedMovedAndTakenAwayAndUndone) {

@@ -32,7 +32,7 @@ sed 's/"h": 15/"hh": 15/' "$work/case.json" > "$work/key.json"
 expect 2 '"hh" is not known' "$cli" simulate "$work/key.json"
 expect 1 "No such file" "$cli" simulate "$work/nowhere.json"
 echo '{"piece": {' > "$work/broken.json"
-expect 1 "no JSON" "$cli" simulate "$work/broken.json"
+expect 1 "not JSON" "$cli" simulate "$work/broken.json"
 
 log="$demo/logs/deck-180-evening.csv"
 expect 0 "settles at" "$cli" rate preheat --log "$log" --with set_C=180
@@ -49,7 +49,7 @@ expect 1 "line 4" "$cli" rate preheat --log "$work/bad.csv"
 expect 1 '"line":4' "$cli" rate preheat --log "$work/bad.csv" --json
 
 expect 0 "is whole" "$cli" book check "$work/k.dynamet"
-expect 1 "no kitchen book" "$cli" book check "$source/LICENSE"
+expect 1 "not a kitchen book" "$cli" book check "$source/LICENSE"
 expect 0 "is ready" "$cli" book new "$work/new.dynamet" --site Loft --altitude 1200
 expect 1 "exists already" "$cli" book new "$work/new.dynamet"
 expect 0 measured "$cli" field "$work/k.dynamet" "Deck oven" oven=180C

@@ -55,7 +55,7 @@ TEST(Placement, BankedCoalsLieDeeperAndNarrower) {
 }
 
 // docs/physics.md, from common practice: a briquette of 22 g and 21 MJ/kg, 85 % burnt in an hour,
-// gives about 109 W on the mean.
+// gives about 109 W on average.
 TEST(Burn, ABriquettesMeanHeat) {
     EXPECT_NEAR(meanHeatW({}, 0, 3600, {}), 109, 1);
 }

@@ -36,7 +36,7 @@ TEST(Refusals, BoilOffWithNothingLost) {
     expectRefused({"boil-off", {}, {}, {{"start_kg", 2}, {"end_kg", 2}, {"boiled_s", 900}}},
                   "weigh less after");
     expectRefused({"boil-off", {}, {}, {{"start_kg", 2}, {"end_kg", 1.9}, {"boiled_s", 30}}},
-                  "longer");
+                  "ten minutes");
 }
 
 TEST(Refusals, APlateThatNeverCooled) {
@@ -62,11 +62,11 @@ TEST(Refusals, ALoadThatWasNeverSetDown) {
     expectRefused(test, "role \"load\"");
 }
 
-TEST(Refusals, TwoBlocksThatAreTooMuchAlike) {
+TEST(Refusals, TwoBlocksThatAreTooSimilar) {
     const auto run = generator::blockInCavity({}, 180, {}, 1500, 5, {}, {}, 1);
     TestInput test{"block-pair", {}, {}, {{"emissivity_bright", 0.8}, {"emissivity_black", 0.95}}};
     test.channels = {{"bright", seriesOf(run.block)}, {"black", seriesOf(run.block)}};
-    expectRefused(test, "too much alike");
+    expectRefused(test, "too similar");
 }
 
 TEST(Refusals, AFaceThatHardlyWarmed) {

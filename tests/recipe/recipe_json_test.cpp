@@ -121,7 +121,7 @@ INSTANTIATE_TEST_SUITE_P(
     ::testing::Values(
         Damage{"\"thickness_m\":0.061", "\"thickness_m\":\"thick\"", Errc::invalidArgument,
                "piece.thickness_m: should be a number"},
-        Damage{"\"thickness_m\":0.061", "\"thickness_m\":1e999", Errc::parse, "no JSON"},
+        Damage{"\"thickness_m\":0.061", "\"thickness_m\":1e999", Errc::parse, "not JSON"},
         Damage{"\"thickness_m\":0.061", "\"thickness_m\":-1", Errc::invalidArgument, "above 0"},
         Damage{"\"thickness_m\":0.061,", "", Errc::invalidArgument, "\"thickness_m\" is missing"},
         Damage{"\"wait_s\":240.0", "\"wait_s\":[240]", Errc::invalidArgument, "stages[0].wait_s"},

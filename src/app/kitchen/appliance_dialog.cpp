@@ -47,7 +47,7 @@ ApplianceDialog::ApplianceDialog(Document& document, const kitchen::Appliance& a
                                       : tr("Change %1").arg(text(appliance.name)),
                  parent),
       appliance_(appliance), pan_(new QWidget), controls_(new QWidget) {
-    name_ = addText(tr("Name of the appliance"), appliance.name, tr("as it is called here"));
+    name_ = addText(tr("Name of the appliance"), appliance.name, tr("what you call it"));
     QStringList kindNames;
     for (const kitchen::ApplianceKind kind : kitchen::allKinds())
         kindNames << QString::fromUtf8(kitchen::kindName(kind));
@@ -99,7 +99,7 @@ ApplianceDialog::ApplianceDialog(Document& document, const kitchen::Appliance& a
 
 void ApplianceDialog::fillVessels(const std::string& chosen) {
     vessel_->clear();
-    vessel_->addItem(tr("none yet: its heat stays not known"), QString());
+    vessel_->addItem(tr("none yet: its heat is unknown until you choose one"), QString());
     for (const kitchen::Vessel& vessel : document_.kitchen().vessels)
         vessel_->addItem(text(vessel.name), text(vessel.id));
     vessel_->setCurrentIndex(std::max(0, vessel_->findData(text(chosen))));
@@ -113,7 +113,7 @@ void ApplianceDialog::addPan() {
     fresh = dialog.vessel();
     fresh.id = book::newId();
     if (const auto done = document_.add(fresh); !done)
-        return foot().showProblem(done.error());
+        return foot().showProblem(done.error(), document_.units());
     fillVessels(fresh.id);
 }
 
@@ -124,8 +124,8 @@ void ApplianceDialog::showKind() {
                        appliance_.controls.front().kind == kitchen::ControlKind::watts;
     heatBy_->setCurrentIndex(watts ? 1 : 0);
     zones_->setToolTip(seesFire(appliance_.kind)
-                           ? tr("Commas between; a star behind those over flame or coals")
-                           : tr("Commas between"));
+                           ? tr("Separate with commas; a star after those over flame or coals")
+                           : tr("Separate with commas"));
     buildControls();
 }
 

@@ -88,8 +88,9 @@ void ControlEdit::build() {
         marks_ = line(tr("%1 marks").arg(title), text(marksLine(control_, unit)));
     }
     if (marks_ && meaningOf(control_.kind) == kitchen::MarkMeaning::share)
-        marks_->setToolTip(tr("Marks in order, commas between: \"1-9\", or with the share of full "
-                              "power where it is known, \"low 15 %, medium 50 %, full\""));
+        marks_->setToolTip(
+            tr("Marks in order, separated by commas: \"1-9\", or with the share of full "
+               "power where it is known, \"low 15 %, medium 50 %, full\""));
     if (marks_ && meaningOf(control_.kind) == kitchen::MarkMeaning::temperature)
         marks_->setToolTip(tr("Marks in order, each with the temperature it usually gives"));
 }

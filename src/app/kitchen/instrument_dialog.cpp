@@ -10,8 +10,12 @@ namespace dynamet::app {
 using kitchen::InstrumentKind;
 
 QStringList instrumentKindNames() {
-    return {QObject::tr("probe"), QObject::tr("infrared gun"),      QObject::tr("lid or door dial"),
-            QObject::tr("scale"), QObject::tr("electricity meter"), QObject::tr("gas meter"),
+    return {QObject::tr("probe"),
+            QObject::tr("infrared gun"),
+            QObject::tr("lid or door thermometer"),
+            QObject::tr("scale"),
+            QObject::tr("electricity meter"),
+            QObject::tr("gas meter"),
             QObject::tr("clock")};
 }
 
@@ -23,20 +27,20 @@ InstrumentDialog::InstrumentDialog(Document& document, const kitchen::Instrument
     for (const kitchen::Instrument& one : kitchen::commonInstruments())
         common << text(one.name);
     common_ = addChoice(tr("Begin with"), common, 0);
-    name_ = addText(tr("Name of the instrument"), instrument.name, tr("as it is called here"));
+    name_ = addText(tr("Name of the instrument"), instrument.name, tr("what you call it"));
     kind_ = addChoice(tr("Kind of instrument"), instrumentKindNames(),
                       static_cast<int>(instrument.kind));
-    accuracy_ = addQuantity(tr("Reads right within ±"), kinds::difference(units, 60), {});
-    meter_ = addQuantity(tr("Reads right within ± "), kinds::mass(1), {});
+    accuracy_ = addQuantity(tr("Accurate to ±"), kinds::difference(units, 60), {});
+    meter_ = addQuantity(tr("Accurate to ± "), kinds::mass(1), {});
     low_ = addQuantity(tr("Lower limit"), kinds::temperature(units, -200, 100, true), {});
     high_ = addQuantity(tr("Upper limit"), kinds::temperature(units, 50, 1800, true), {});
-    ruined_ = addQuantity(tr("Ruined above"), kinds::temperature(units, 50, 2000, true), {});
+    ruined_ = addQuantity(tr("Damaged above"), kinds::temperature(units, 50, 2000, true), {});
     diameter_ =
         addQuantity(tr("Diameter"), kinds::length({units.fahrenheit, false}, 3e-4, 0.02), {});
-    response_ = addQuantity(tr("Answers in oven air after"), kinds::duration(1200), {});
+    response_ = addQuantity(tr("Response time in oven air"), kinds::duration(1200), {});
     emissivity_ = addQuantity(tr("Emissivity set"), kinds::number({}, 1, 0.1, 1), {});
-    bandLow_ = addQuantity(tr("Sees from"), kinds::number(tr("µm"), 1, 0.5, 20), {});
-    bandHigh_ = addQuantity(tr("Sees up to"), kinds::number(tr("µm"), 1, 1, 30), {});
+    bandLow_ = addQuantity(tr("Band from"), kinds::number(tr("µm"), 1, 0.5, 20), {});
+    bandHigh_ = addQuantity(tr("Band to"), kinds::number(tr("µm"), 1, 1, 30), {});
     connect(common_, &QComboBox::activated, this, &InstrumentDialog::takeCommon);
     connect(kind_, &QComboBox::currentIndexChanged, this, &InstrumentDialog::showKind);
     fill();
@@ -100,7 +104,7 @@ Result<void> InstrumentDialog::take() {
         out.damageLimit = *ruined_->value();
         if (out.highLimit && out.damageLimit && *out.damageLimit < *out.highLimit)
             return fail(Errc::invalidArgument,
-                        plain(tr("It cannot be ruined below its own upper limit")));
+                        plain(tr("It cannot be damaged below its own upper limit")));
         out.diameterM = **diameter_->value();
         out.responseInAirS = **response_->value();
         out.emissivitySet = **emissivity_->value();

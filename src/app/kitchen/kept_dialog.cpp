@@ -34,13 +34,13 @@ KeptDialog::KeptDialog(Document& document, const std::string& translationId, QWi
                 continue;
             const auto rows = formats::keptRows(line.snapshotJson);
             if (!rows) {
-                about_->setText(tr("! %1").arg(text(rows.error().message)));
+                about_->setText(tr("! %1").arg(text(rows.error(), document.units())));
                 return;
             }
             kept_ = *rows;
             about_->setText(
-                tr("%1, kept %2 ago. At the right what the same recipe gives with "
-                   "today's ratings; the kept one stays as it was.")
+                tr("%1, kept %2 ago. On the right: what the same recipe gives with today's "
+                   "ratings. The kept one is unchanged.")
                     .arg(text(recipe.name), agoWords(line.createdMs, document.now().utcMs)));
             connect(&worker_, &TranslationWorker::rowReady, this,
                     [this](const translate::Row& row, bool complete) {

@@ -35,7 +35,7 @@ constexpr SectionWords kSections[] = {
 KitchenPage::KitchenPage(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), sections_(new QButtonGroup(this)), heading_(new QLabel),
       empty_(new QLabel), table_(new TextTable(tr("Things of this kitchen"))),
-      withRetired_(new QCheckBox(tr("with those retired"))), add_(new QPushButton(tr("Add…"))),
+      withRetired_(new QCheckBox(tr("Show retired"))), add_(new QPushButton(tr("Add…"))),
       change_(new QPushButton(tr("Change…"))), another_(new QPushButton(tr("Another like it…"))),
       retire_(new QPushButton(tr("Retire"))) {
     setProperty("guide", QStringLiteral("kitchen"));
@@ -281,7 +281,7 @@ void KitchenPage::retireOrBringBack() {
     for (const kitchen::Appliance& a : document_.kitchen().appliances)
         if ((section_ == places && a.siteId == gone.id) ||
             (section_ == vessels && a.standardVesselId == gone.id))
-            return document_.say(tr("%1 rests on it: change that first.").arg(text(a.name)));
+            return document_.say(tr("%1 depends on it: change that first.").arg(text(a.name)));
     const auto done = document_.retire(kindOfThing(), gone.id, gone.name);
     report(done);
     if (done)

@@ -31,15 +31,15 @@ void KitchenPage::fill() {
     };
     switch (section_) {
     case places:
-        headers << tr("Height") << tr("Water boils at") << tr("Air around") << tr("Wind");
+        headers << tr("Height") << tr("Water boils at") << tr("Air temperature") << tr("Wind");
         both(&KitchenPage::fillPlaces);
         break;
     case appliances:
-        headers << tr("Kind") << tr("Stands in") << tr("Rated");
+        headers << tr("Kind") << tr("Place") << tr("Rated");
         both(&KitchenPage::fillAppliances);
         break;
     case vessels:
-        headers << tr("Material") << tr("Base") << tr("Weighs") << tr("Stands at most");
+        headers << tr("Material") << tr("Base") << tr("Weighs") << tr("Withstands up to");
         both(&KitchenPage::fillVessels);
         break;
     case inserts:
@@ -47,7 +47,7 @@ void KitchenPage::fill() {
         both(&KitchenPage::fillInserts);
         break;
     case instruments:
-        headers << tr("Kind") << tr("Right within ±") << tr("Upper limit") << tr("Ruined above");
+        headers << tr("Kind") << tr("Accurate to ±") << tr("Upper limit") << tr("Damaged above");
         both(&KitchenPage::fillInstruments);
         break;
     case recipes:

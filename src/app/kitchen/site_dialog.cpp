@@ -14,13 +14,13 @@ SiteDialog::SiteDialog(Document& document, const kitchen::Site& site, QWidget* p
     boiling_->setObjectName(QStringLiteral("quiet"));
     boiling_->setAccessibleName(tr("Where water boils there"));
     addWide(boiling_);
-    ambient_ =
-        addQuantity(tr("Air around"), kinds::temperature(units, -30, 50), site.ambient.kelvin());
+    ambient_ = addQuantity(tr("Air temperature"), kinds::temperature(units, -30, 50),
+                           site.ambient.kelvin());
     wind_ = addQuantity(tr("Wind"), kinds::number(tr("m/s"), 1, 0, 30), site.windMPerS);
     pressure_ =
         addQuantity(tr("Barometer, if read"), kinds::number(tr("hPa"), 100, 300, 1100, true),
                     site.measuredPressurePa);
-    gas_ = addQuantity(tr("Heat of the gas"), kinds::number(tr("MJ/m³"), 1e6, 5, 130),
+    gas_ = addQuantity(tr("Heating value of the gas"), kinds::number(tr("MJ/m³"), 1e6, 5, 130),
                        site.gasHeatingValueJPerM3);
     for (QuantityField* field : {height_, pressure_})
         connect(&field->edit(), &QLineEdit::textChanged, this, &SiteDialog::showBoiling);

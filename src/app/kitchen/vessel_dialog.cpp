@@ -28,17 +28,18 @@ VesselDialog::VesselDialog(Document& document, const kitchen::Vessel& vessel, QW
     common_ =
         addChoice(tr("Begin with"),
                   QStringList{tr("choose a common one")} + namesOf(kitchen::commonVessels()), 0);
-    name_ = addText(tr("Name of the vessel"), vessel.name, tr("as it is called here"));
+    name_ = addText(tr("Name of the vessel"), vessel.name, tr("what you call it"));
     form_ = addChoice(tr("Form"), namesOf(kitchen::vesselForms()), formOf(vessel));
     material_ =
         addChoice(tr("Material"), namesOf(kitchen::materials()), materialAt(vessel.material));
     diameter_ =
-        addQuantity(tr("Base across"), kinds::length(units, 0.05, 0.8), vessel.baseDiameterM);
-    base_ = addQuantity(tr("Base thick"), kinds::length({units.fahrenheit, false}, 0.0003, 0.03),
-                        vessel.baseThicknessM);
+        addQuantity(tr("Base diameter"), kinds::length(units, 0.05, 0.8), vessel.baseDiameterM);
+    base_ =
+        addQuantity(tr("Base thickness"), kinds::length({units.fahrenheit, false}, 0.0003, 0.03),
+                    vessel.baseThicknessM);
     mass_ = addQuantity(tr("Weighs"), kinds::mass(40, true),
                         vessel.id.empty() ? std::nullopt : std::optional(vessel.massKg));
-    highest_ = addQuantity(tr("Stands at most"), kinds::temperature(units, 80, 1000, true),
+    highest_ = addQuantity(tr("Withstands up to"), kinds::temperature(units, 80, 1000, true),
                            vessel.highestTemperatureK);
     highest_->edit().setPlaceholderText(tr("no limit"));
     connect(common_, &QComboBox::activated, this, &VesselDialog::takeCommon);
@@ -96,7 +97,7 @@ Result<void> VesselDialog::take() {
 
 InsertDialog::InsertDialog(Document& document, const kitchen::Insert& insert, QWidget* parent)
     : FormDialog(document, tr("An insert"), parent), insert_(insert) {
-    name_ = addText(tr("Name of the insert"), insert.name, tr("as it is called here"));
+    name_ = addText(tr("Name of the insert"), insert.name, tr("what you call it"));
     kind_ = addChoice(tr("Kind of insert"), insertKindNames(),
                       std::max(0, static_cast<int>(insert.kind) - 1));
 }

@@ -35,14 +35,14 @@ ConditionsForm::ConditionsForm(Document& document, QWidget* parent)
     };
     row(tr("Thermometer"), instrument_);
     form->addRow(risk_);
-    row(tr("Made on"), day_);
+    row(tr("Tested on"), day_);
     day_->setPlaceholderText(tr("today, or 2026-11-02"));
-    row(tr("Who tests"), operator_);
-    row(tr("Air around"), ambient_);
+    row(tr("Tested by"), operator_);
+    row(tr("Air temperature"), ambient_);
     row(tr("Wind, m/s"), wind_);
     row(tr("Fuel"), fuel_);
     row(tr("Lid"), lid_);
-    photo_->setAccessibleName(tr("Photo, file"));
+    photo_->setAccessibleName(tr("Photo"));
     auto* photo = new QHBoxLayout;
     auto* browse = new QPushButton(tr("…"));
     browse->setAccessibleName(tr("Browse for a photo"));
@@ -51,7 +51,7 @@ ConditionsForm::ConditionsForm(Document& document, QWidget* parent)
     connect(browse, &QPushButton::clicked, this, &ConditionsForm::browse);
     photo->addWidget(photo_, 1);
     photo->addWidget(browse);
-    form->addRow(tr("Photo, file"), photo);
+    form->addRow(tr("Photo"), photo);
     for (QLineEdit* edit : {operator_, ambient_, wind_, fuel_, photo_})
         edit->setPlaceholderText(tr("unknown"));
     risk_->setObjectName(QStringLiteral("caution"));
@@ -97,10 +97,10 @@ void ConditionsForm::showRisk() {
     const QString heat = text(printTemperature(Temperature::kelvin(expected_.kelvin), unit));
     risk_->setText(
         risk == kitchen::RangeRisk::ruins
-            ? tr("! This setting may reach %1 and more: above %2 this thermometer is ruined. "
-                 "Take another one.")
+            ? tr("! This setting may reach %1 or more, and this thermometer is damaged above %2. "
+                 "Use another one.")
                   .arg(heat, at)
-            : tr("! This setting may reach %1: readings at this thermometer's end, %2, only say "
+            : tr("! This setting may reach %1: readings at this thermometer's limit, %2, only mean "
                  "\"at least\".")
                   .arg(heat, at));
 }
@@ -131,7 +131,7 @@ Result<void> ConditionsForm::fill(book::TestRecord& test, std::string& photoPath
     if (const QString typed = ambient_->text().trimmed(); !typed.isEmpty()) {
         const auto t = parseTemperature(plain(typed), document_.units().temperature());
         if (!t)
-            return tl::unexpected(t.error().in("Air around"));
+            return tl::unexpected(t.error().in("Air temperature"));
         test.ambientK = t->kelvin();
     }
     if (const std::string typed = plain(wind_->text().trimmed()); !typed.empty()) {
@@ -166,7 +166,7 @@ Result<book::When> ConditionsForm::madeAt() const {
                           ? today.addDays(-1)
                           : QDate::fromString(typed, QStringLiteral("yyyy-MM-dd"));
     if (!day.isValid() || day > today || day.year() < 1970)
-        return fail(Errc::parse, plain(tr("Made on: \"%1\" is no day up to today; write it as "
+        return fail(Errc::parse, plain(tr("Tested on: \"%1\" is no day up to today; write it as "
                                           "2026-11-02")
                                            .arg(day_->text())));
     return day == today
@@ -181,7 +181,7 @@ QStringList ConditionsForm::missing() const {
     if (!instrument())
         out << tr("the thermometer");
     for (const auto& [edit, name] :
-         {std::pair{operator_, tr("who tests")}, {ambient_, tr("the air around")}})
+         {std::pair{operator_, tr("who tested")}, {ambient_, tr("the air temperature")}})
         if (edit->text().trimmed().isEmpty())
             out << name;
     return out;

@@ -178,7 +178,7 @@ void DriftPane::draw(const Repeats& repeats, const rating::ControlChart& chart) 
         smooth->setPen(QPen(look::kInk, 2));
     }
     plot_->xAxis->setLabel(
-        tr("repeat (discs: found; thick line: their weighted mean; dashed: limits)"));
+        tr("repeat test (dots: results; thick line: weighted mean; dashed: limits)"));
     plot_->yAxis->setLabel(unitOf(repeats));
     plot_->rescaleAxes();
     plot_->xAxis->setRange(0.5, count + 0.5);

@@ -21,7 +21,7 @@ FindPane::FindPane(Document& document, QWidget* parent)
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(16, 12, 16, 12);
     box->setSpacing(10);
-    auto* heading = new QLabel(tr("What should it be, where?"));
+    auto* heading = new QLabel(tr("How hot should each zone be?"));
     heading->setObjectName(QStringLiteral("heading"));
     words_->setWordWrap(true);
     words_->setObjectName(QStringLiteral("plain"));
@@ -79,9 +79,8 @@ void FindPane::showAppliance(const std::string& id) {
     grid->addWidget(act, 0, 5);
     grid->setColumnStretch(6, 1);
     table_->show({}, {});
-    words_->setText(
-        tr("Type what a zone should be and press Enter. Setups that nobody has tested are "
-           "looked at too, with their wider ±."));
+    words_->setText(tr("Type how hot a zone should be and press Enter. Untested settings are "
+                       "included, with their wider ±."));
 }
 
 void FindPane::wish(const std::string& zone, const QString& low, const QString& high) {
@@ -115,12 +114,12 @@ void FindPane::find() {
     const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
     const auto wish = wanted();
     if (!appliance || !wish) {
-        words_->setText(wish ? QString() : tr("! %1").arg(text(wish.error().message)));
+        words_->setText(wish ? QString() : tr("! %1").arg(text(wish.error(), document_.units())));
         return;
     }
     const auto found = findSettings(document_.kitchen(), *appliance, *wish);
     if (!found) {
-        words_->setText(tr("! %1").arg(text(found.error().message)));
+        words_->setText(tr("! %1").arg(text(found.error(), document_.units())));
         return;
     }
     showFound(*found, *wish);
@@ -136,10 +135,10 @@ QString FindPane::noneWords(const kitchen::WantedHeat& wish) const {
     const auto unit = document_.units().temperature();
     QStringList zones;
     for (std::size_t i = 0; i < wish.zones.size(); ++i)
-        zones << tr("%1 %2").arg(text(wish.zones[i].zone),
-                                 text(printTemperature(
-                                     Temperature::kelvin((*nearest)->zones[i].kelvin), unit,
-                                     halfWidthK((*nearest)->zones[i]))));
+        zones << tr("%1 %2").arg(
+            text(wish.zones[i].zone),
+            text(printTemperature(Temperature::kelvin((*nearest)->zones[i].kelvin), unit,
+                                  halfWidthK((*nearest)->zones[i]))));
     return tr("None: every chance is under 5 %. The nearest measured is %1: %2.")
         .arg(text(settingLabel(appliance->controls, (*nearest)->setting, unit)),
              zones.join(QStringLiteral(", ")));
@@ -156,8 +155,9 @@ void FindPane::showFound(const std::vector<kitchen::FoundSetting>& found,
     QVector<QStringList> rows;
     for (std::size_t i = 0; i < std::min(found.size(), kMostRows); ++i) {
         const kitchen::FoundSetting& f = found[i];
-        QStringList row{text(printFixed(f.probability * 100, 0)) + tr(" %"), text(settingLabel(appliance->controls, f.setting,
-                                           document_.units().temperature()))};
+        QStringList row{
+            text(printFixed(f.probability * 100, 0)) + tr(" %"),
+            text(settingLabel(appliance->controls, f.setting, document_.units().temperature()))};
         for (const auto& shown : f.zones)
             row << text(printTemperature(Temperature::kelvin(shown.kelvin),
                                          document_.units().temperature(), halfWidthK(shown)));
@@ -167,12 +167,10 @@ void FindPane::showFound(const std::vector<kitchen::FoundSetting>& found,
         settings_.push_back(settingText(appliance->controls, f.setting));
     }
     table_->show(headers, rows);
-    words_->setText(
-        found.empty()
-            ? noneWords(wish)
-            : tr("Settings likely to give that: %1, the surest first. Enter shows one in the rate "
-                 "sheet.")
-                  .arg(found.size()));
+    words_->setText(found.empty() ? noneWords(wish)
+                                  : tr("%1 settings may give that, the most likely first. Enter "
+                                       "shows one in the rate sheet.")
+                                        .arg(found.size()));
     table_->setCurrentRow(0);
 }
 

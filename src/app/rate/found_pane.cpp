@@ -96,9 +96,9 @@ void FoundPane::showNothing() {
     sentence_->setText(tr("The result will stand here."));
     sentence_->setObjectName(QStringLiteral("quiet"));
     sentence_->setStyleSheet({});
-    for (QWidget* w : {static_cast<QWidget*>(refusal_), static_cast<QWidget*>(warnings_),
-                       static_cast<QWidget*>(save_), static_cast<QWidget*>(sheet_),
-                       static_cast<QWidget*>(bar_)})
+    for (QWidget* w :
+         {static_cast<QWidget*>(refusal_), static_cast<QWidget*>(warnings_),
+          static_cast<QWidget*>(save_), static_cast<QWidget*>(sheet_), static_cast<QWidget*>(bar_)})
         w->hide();
 }
 
@@ -115,7 +115,7 @@ void FoundPane::ask(const std::vector<QString>& questions) {
         words << tr("! %1").arg(question);
     refusal_->setText(words.join(QStringLiteral("\n")));
     refusal_->show();
-    save_->setText(tr("Yes, save it all the same"));
+    save_->setText(tr("Save it anyway"));
 }
 
 void FoundPane::show(const rating::Reduction& reduction, bool saved, const QString& sheet) {

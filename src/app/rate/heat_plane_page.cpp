@@ -92,7 +92,7 @@ void HeatPlanePage::showAppliance(const std::string& id) {
 QString HeatPlanePage::wordsOf(int index) const {
     const kitchen::PlaneMark& m = marks_[static_cast<std::size_t>(index)];
     const auto* appliance = findAppliance(document_.kitchen(), m.applianceId);
-    return tr("%1, %2: acts like %3 and takes hold with %4; a cold face gets %5 kW/m².")
+    return tr("%1, %2: acts like %3 with a heat transfer of %4; a cold surface gets %5 kW/m².")
         .arg(text(appliance->name), text(m.settingLabel),
              text(printTemperature(Temperature::kelvin(m.kelvin), document_.units().temperature(),
                                    halfWidthK(m))),
@@ -105,10 +105,10 @@ void HeatPlanePage::showWords() {
     const int count = static_cast<int>(marks_.size());
     words_->setText(chosen >= 0 && chosen < count
                         ? wordsOf(chosen)
-                        : tr("No setting to show yet: choose an appliance at the left."));
+                        : tr("No setting to show yet: choose an appliance on the left."));
     compared_->setText(
         held >= 0 && held < count && held != chosen
-            ? tr("Held beside it: %1").arg(wordsOf(held))
+            ? tr("Compared with: %1").arg(wordsOf(held))
             : tr("Solid: measured, with its 95 % ellipse; a line through: interpolated; hollow: "
                  "assumed. Arrow keys walk the marks, Enter holds one to compare."));
 }

@@ -86,9 +86,9 @@ void HeatPlaneView::drawAxes(QPainter& p, const QRectF& area) const {
                    QString::number(h));
     }
     p.setPen(look::kQuietInk);
-    p.drawText(
-        QRectF(area.left(), area.bottom() + 22, area.width(), 16), Qt::AlignCenter,
-        tr("acts like, %1   (upward: takes hold, W/m²K)").arg(QString::fromUtf8(unitSign(unit))));
+    p.drawText(QRectF(area.left(), area.bottom() + 22, area.width(), 16), Qt::AlignCenter,
+               tr("acts like, %1   (upwards: heat transfer, W/m²K)")
+                   .arg(QString::fromUtf8(unitSign(unit))));
 }
 
 void HeatPlaneView::drawFluxLines(QPainter& p, const QRectF& area) const {

@@ -33,9 +33,9 @@ ImportDialog::ImportDialog(const std::vector<std::string>& roles, bool firstColu
     box->setSpacing(8);
     auto* row = new QHBoxLayout;
     path_->setAccessibleName(tr("File of the log"));
-    path_->setPlaceholderText(tr("Type the path of a CSV file, or press Look"));
-    auto* look = new QPushButton(tr("Look…"));
-    look->setAccessibleName(tr("Look for a file"));
+    path_->setPlaceholderText(tr("Type the path of a CSV file, or press Browse"));
+    auto* look = new QPushButton(tr("Browse…"));
+    look->setAccessibleName(tr("Browse for a file"));
     look->setAutoDefault(false);
     row->addWidget(path_, 1);
     row->addWidget(look);
@@ -176,7 +176,7 @@ void ImportDialog::parse() {
     auto log = formats::parseCsv(text_, *dialect_);
     if (!log) {
         log_.reset();
-        showProblem(tr("Line %1: %2. Put the file right and import it again.")
+        showProblem(tr("Line %1: %2. Correct the file and import it again.")
                         .arg(log.error().line)
                         .arg(text(log.error().message)));
         return;
@@ -192,7 +192,7 @@ void ImportDialog::parse() {
     if (!day.isValid())
         return showProblem(tr("\"%1\" is no day; write it as 2026-11-02.").arg(day_->text()));
     showProblem(used ? QString() : tr("No column has a role yet."));
-    summary_->setText(tr("%1 rows over %2; %3 lines passed over; %4 gaps")
+    summary_->setText(tr("%1 rows over %2; %3 lines skipped; %4 gaps")
                           .arg(log_->timeS.size())
                           .arg(text(printDuration(log_->timeS.back())))
                           .arg(log_->junkLines.size())
@@ -202,7 +202,7 @@ void ImportDialog::parse() {
 /// The log's own day, or the one that is asked for.
 void ImportDialog::showDay() {
     const bool known = log_ && log_->startUnixS;
-    dayWords_->setText(known ? tr("Made on") : tr("The log names no day. It was made on"));
+    dayWords_->setText(known ? tr("Tested on") : tr("The log has no date. It was recorded on"));
     day_->setEnabled(!known);
     if (known || day_->text().isEmpty())
         day_->setText(

@@ -147,7 +147,7 @@ void RatePage::showAppliance(const std::string& id) {
     if (!appliance) {
         applianceId_.clear();
         title_->setText(tr("No appliance yet"));
-        about_->setText(tr("Add the first one: Kitchen (Ctrl+K), or Add at the left."));
+        about_->setText(tr("Add the first one: Kitchen (Ctrl+K), or Add on the left."));
         return;
     }
     const bool another = id != applianceId_;

@@ -30,7 +30,7 @@ void SheetBeside::showAppliance(const std::string& id) {
     applianceId_ = id;
     const QSignalBlocker quiet(choice_);
     choice_->clear();
-    choice_->addItem(tr("Beside…"));
+    choice_->addItem(tr("Compare with…"));
     auto days = kitchen::ratedDays(document_.kitchen(), id);
     if (!days.empty())
         days.pop_back(); // the newest is what the first sheet shows

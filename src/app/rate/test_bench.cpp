@@ -100,8 +100,8 @@ void TestBench::clear() {
     saved_ = doubted_ = false;
     if (protocol_)
         trace_->showNothing(protocol_->fromLog
-                                ? tr("The readings will be drawn here, the fit over them.")
-                                : tr("Type the readings at the left; they will be drawn here."));
+                                ? tr("The readings are drawn here, with the fit.")
+                                : tr("Type the readings on the left; they are drawn here."));
     found_->showNothing();
     attend(Attention::how);
     emit testChanged();
@@ -216,14 +216,14 @@ Result<book::TestRecord> TestBench::newTest() const {
 bool TestBench::keepPhoto(book::TestRecord& test) {
     std::string photo;
     if (const auto ok = how_->conditions().fill(test, photo); !ok) {
-        say(text(ok.error().message));
+        say(text(ok.error(), document_.units()));
         return false;
     }
     if (photo.empty())
         return true;
     const auto kept = document_.keepPhoto(photo);
     if (!kept) {
-        say(text(kept.error().message));
+        say(text(kept.error(), document_.units()));
         return false;
     }
     test.photoSha256 = *kept;
@@ -234,10 +234,10 @@ void TestBench::importLog(const QString& path) {
     if (!protocol_)
         return;
     if (!protocol_->fromLog)
-        return say(tr("These readings are typed in, at the left."));
+        return say(tr("These readings were typed in, on the left."));
     auto test = newTest();
     if (!test)
-        return say(text(test.error().message));
+        return say(text(test.error(), document_.units()));
     const auto roles = rating::rolesFor(*protocol_, appliance()->kind);
     ImportDialog dialog(roles, protocol_->firstColumnOnly, path, test->started, this);
     if (dialog.exec() != QDialog::Accepted)
@@ -249,16 +249,16 @@ void TestBench::importLog(const QString& path) {
 void TestBench::takeTyped() {
     auto test = newTest();
     if (!test)
-        return say(text(test.error().message));
+        return say(text(test.error(), document_.units()));
     if (protocol_->fromLog) {
         auto channels = how_->timed();
         if (!channels)
-            return say(text(channels.error().message));
+            return say(text(channels.error(), document_.units()));
         test->channels = std::move(*channels);
     } else {
         auto keyed = how_->keyed();
         if (!keyed)
-            return say(text(keyed.error().message));
+            return say(text(keyed.error(), document_.units()));
         test->keyed = std::move(*keyed);
     }
     keepAndWork(std::move(*test));
@@ -270,7 +270,7 @@ void TestBench::keepAndWork(book::TestRecord test) {
     test_ = test;
     if (const auto kept = document_.importTest(test); !kept) {
         clear();
-        return say(text(kept.error().message));
+        return say(text(kept.error(), document_.units()));
     }
     askOnce();
     work(test);
@@ -285,7 +285,7 @@ void TestBench::work(const book::TestRecord& test) {
     for (const auto& line : lines_)
         saved_ = saved_ || (line.id == test.id && !line.draft);
     if (!reduction) {
-        found_->showRefusal(text(reduction.error().message));
+        found_->showRefusal(text(reduction.error(), document_.units()));
     } else {
         addHeightSeries();
         showFound();
@@ -300,7 +300,7 @@ void TestBench::askOnce() {
     if (asked_ || missing.isEmpty())
         return;
     asked_ = true;
-    say(tr("Not written down: %1. Type it under Conditions; what stays empty is kept as unknown.")
+    say(tr("Missing: %1. Type it under Conditions; what is left empty is kept as unknown.")
             .arg(missing.join(tr(", "))));
 }
 
@@ -334,7 +334,7 @@ void TestBench::save() {
         }
     const auto done = document_.saveRating(*test_, *reduction_);
     if (!done)
-        return say(text(done.error().message));
+        return say(text(done.error(), document_.units()));
     saved_ = true;
     showFound();
     say(tr("Saved. The line-up and the rate sheet show it now."));

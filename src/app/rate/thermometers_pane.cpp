@@ -24,13 +24,13 @@ ThermometersPane::ThermometersPane(Document& document, QWidget* parent)
     box->addWidget(table_, 2);
     auto* forms = new QHBoxLayout;
     auto* check = new QFormLayout;
-    auto* heading = new QLabel(tr("Check the chosen one in ice and in the boil"));
+    auto* heading = new QLabel(tr("Check the chosen one in ice water and boiling water"));
     heading->setObjectName(QStringLiteral("heading"));
     check->addRow(heading);
-    ice_ = field(tr("In ice"), tr("three readings"));
-    boil_ = field(tr("In the boil"), tr("three readings"));
-    check->addRow(tr("In ice"), ice_);
-    check->addRow(tr("In the boil"), boil_);
+    ice_ = field(tr("In ice water"), tr("three readings"));
+    boil_ = field(tr("In boiling water"), tr("three readings"));
+    check->addRow(tr("In ice water"), ice_);
+    check->addRow(tr("In boiling water"), boil_);
     auto* work = new QPushButton(tr("Work it out"));
     work->setAccessibleName(tr("Work the check out"));
     work->setObjectName(QStringLiteral("act"));
@@ -49,12 +49,12 @@ ThermometersPane::ThermometersPane(Document& document, QWidget* parent)
     auto* second = new QLabel(tr("Add one"));
     second->setObjectName(QStringLiteral("heading"));
     fresh->addRow(second);
-    name_ = field(tr("Name of the thermometer"), tr("as it is called here"));
+    name_ = field(tr("Name of the thermometer"), tr("what you call it"));
     limit_ = field(tr("Its upper limit"), tr("may stay empty"));
-    ruin_ = field(tr("Ruined above"), tr("may stay empty"));
+    ruin_ = field(tr("Damaged above"), tr("may stay empty"));
     fresh->addRow(tr("Name"), name_);
     fresh->addRow(tr("Upper limit"), limit_);
-    fresh->addRow(tr("Ruined above"), ruin_);
+    fresh->addRow(tr("Damaged above"), ruin_);
     auto* add = new QPushButton(tr("Add it"));
     add->setAccessibleName(tr("Add the thermometer"));
     connect(add, &QPushButton::clicked, this, &ThermometersPane::addThermometer);
@@ -102,8 +102,8 @@ void ThermometersPane::showAll() {
                 : tr("never"),
             text(printDifference(KelvinDelta(readingHalfWidth(i, document_.now().utcMs)), unit))};
     }
-    table_->show({tr("Thermometer"), tr("Kind"), tr("Upper limit"), tr("Ruined above"),
-                  tr("Calibrated"), tr("Good to ±")},
+    table_->show({tr("Thermometer"), tr("Kind"), tr("Upper limit"), tr("Damaged above"),
+                  tr("Calibrated"), tr("Accurate to ±")},
                  rows);
     table_->setCurrentRow(std::max(kept, 0));
 }
@@ -140,7 +140,7 @@ void ThermometersPane::workOut() {
             rating::parseKeyed(protocol->keyed[i], plain((i == 0 ? ice_ : boil_)->text()),
                                document_.units().temperature());
         if (!readings) {
-            found_->setText(tr("! %1").arg(text(readings.error().message)));
+            found_->setText(tr("! %1").arg(text(readings.error(), document_.units())));
             return;
         }
         for (const auto& r : *readings)
@@ -148,7 +148,7 @@ void ThermometersPane::workOut() {
     }
     const auto check = rating::reduce(inputOf(test, {}));
     if (!check) {
-        found_->setText(tr("! %1").arg(text(check.error().message)));
+        found_->setText(tr("! %1").arg(text(check.error(), document_.units())));
         return;
     }
     check_ = *check;
@@ -164,9 +164,9 @@ void ThermometersPane::keep() {
     const auto done = document_.keepCheck(*test_, instrument, *check_);
     keep_->hide();
     found_->setText(
-        done ? tr("%1 From today on its readings are put right; older tests stay as they were.")
+        done ? tr("%1 Its readings are corrected from today on; older tests stay as they were.")
                    .arg(text(check_->sentence))
-             : tr("! %1").arg(text(done.error().message)));
+             : tr("! %1").arg(text(done.error(), document_.units())));
 }
 
 void ThermometersPane::addThermometer() {
@@ -183,14 +183,14 @@ void ThermometersPane::addThermometer() {
             continue;
         const auto t = parseTemperature(plain(edit->text()), document_.units().temperature());
         if (!t) {
-            found_->setText(tr("! %1").arg(text(t.error().message)));
+            found_->setText(tr("! %1").arg(text(t.error(), document_.units())));
             return;
         }
         *side = t->kelvin();
     }
     const auto done = document_.add(fresh);
     found_->setText(done ? tr("%1 is in the list.").arg(text(fresh.name))
-                         : tr("! %1").arg(text(done.error().message)));
+                         : tr("! %1").arg(text(done.error(), document_.units())));
 }
 
 } // namespace dynamet::app

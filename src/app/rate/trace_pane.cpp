@@ -91,7 +91,7 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
         auto* group = new QCPMarginGroup(plot_);
         upper->setMarginGroup(QCP::msLeft, group);
         lower->setMarginGroup(QCP::msLeft, group);
-        words << tr("rust: the fit");
+        words << tr("red: the fit");
     } else {
         upper->axis(QCPAxis::atBottom)->setLabel(tr("minutes"));
     }
@@ -157,7 +157,7 @@ void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reductio
     }
     rect->axis(QCPAxis::atBottom)->setRange(0.5, most + 0.5);
     rect->axis(QCPAxis::atLeft)->scaleRange(1.6);
-    words << tr("rust: what was found");
+    words << tr("red: the result");
     words_->setText(words.join(tr("; ")));
 }
 

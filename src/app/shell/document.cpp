@@ -82,7 +82,7 @@ BookCommand::Step Document::showing(Withdraw withdraw, const std::string& id) {
 Result<void> Document::added(Result<void> done, const std::string& name, Withdraw withdraw,
                              const std::string& id) {
     if (done)
-        pushMade(tr("adding of %1").arg(text(name)), hiding(withdraw, id), showing(withdraw, id));
+        pushMade(tr("addition of %1").arg(text(name)), hiding(withdraw, id), showing(withdraw, id));
     return done;
 }
 
@@ -99,7 +99,7 @@ Result<void> Document::saveRating(const book::TestRecord& test,
     const auto id = saveReduction(*book_, test.id, reduction, test.values, "", now());
     if (!id)
         return tl::unexpected(id.error());
-    pushMade(tr("saving of a rating"), hiding(book::withdrawReduction, *id),
+    pushMade(tr("saved rating"), hiding(book::withdrawReduction, *id),
              showing(book::withdrawReduction, *id));
     return {};
 }
@@ -164,7 +164,7 @@ Result<void> Document::change(const kitchen::Site& to) {
         if (!moved->reductions.empty())
             say(tr("Worked out again for the new air pressure: %1 ratings.%2")
                     .arg(moved->reductions.size())
-                    .arg(moved->checks > 0 ? tr(" Check the thermometers in the boil again.")
+                    .arg(moved->checks > 0 ? tr(" Check the thermometers in boiling water again.")
                                            : QString()));
         return {};
     }
@@ -208,7 +208,8 @@ Result<void> Document::retire(Thing thing, const std::string& id, const std::str
     const Withdraw withdraw = withdrawOf(thing);
     const auto done = withdraw(*book_, id, now());
     if (done)
-        pushMade(tr("retiring of %1").arg(text(name)), showing(withdraw, id), hiding(withdraw, id));
+        pushMade(tr("retirement of %1").arg(text(name)), showing(withdraw, id),
+                 hiding(withdraw, id));
     return done;
 }
 
@@ -216,8 +217,7 @@ Result<void> Document::bringBack(Thing thing, const std::string& id, const std::
     const Withdraw withdraw = withdrawOf(thing);
     const auto done = withdraw(*book_, id, std::nullopt);
     if (done)
-        pushMade(tr("bringing back of %1").arg(text(name)), hiding(withdraw, id),
-                 showing(withdraw, id));
+        pushMade(tr("return of %1").arg(text(name)), hiding(withdraw, id), showing(withdraw, id));
     return done;
 }
 
@@ -257,7 +257,7 @@ Result<void> Document::changeRecipe(const recipe::Recipe& to) {
 Result<void> Document::choose(const book::Choices& to) {
     if (choices_ == to)
         return {};
-    return swap(tr("choice for the whole book"), choices_, to, book::keepChoices);
+    return swap(tr("change of the house methods"), choices_, to, book::keepChoices);
 }
 
 Result<void> Document::keepTranslation(const std::string& recipeId, const std::string& snapshot,
@@ -265,7 +265,7 @@ Result<void> Document::keepTranslation(const std::string& recipeId, const std::s
     const auto id = saveTranslation(*book_, recipeId, snapshot, seed, now());
     if (!id)
         return tl::unexpected(id.error());
-    pushMade(tr("keeping of a translation"), hiding(book::withdrawTranslation, *id),
+    pushMade(tr("kept translation"), hiding(book::withdrawTranslation, *id),
              showing(book::withdrawTranslation, *id));
     return {};
 }
@@ -288,12 +288,12 @@ void Document::step(bool back) {
     if (const auto failure = command->failure()) {
         command->passNext();
         back ? undo_.redo() : undo_.undo();
-        say(tr("%1: %2").arg(back ? tr("Not undone") : tr("Not done again"),
+        say(tr("%1: %2").arg(back ? tr("Could not undo") : tr("Could not redo"),
                              text(failure->message)));
         return;
     }
     reload();
-    say((back ? tr("Undone: %1.") : tr("Done again: %1.")).arg(command->text()));
+    say((back ? tr("Undone: %1.") : tr("Redone: %1.")).arg(command->text()));
 }
 
 Result<void> Document::openCopy(const QString& path) {

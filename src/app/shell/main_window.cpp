@@ -200,7 +200,7 @@ void MainWindow::addAppliance() {
     }
     lineUp_->select(appliance.id);
     applianceChosen(appliance.id);
-    notice(tr("%1 is in the line-up with what is usual for its kind. Rate it to know better.")
+    notice(tr("%1 is in the line-up with values typical of its kind. Rate it to know better.")
                .arg(text(appliance.name)));
 }
 

@@ -87,9 +87,9 @@ StartPage::StartPage(Document& document, const QString& demoBook, QWidget* paren
 
 QWidget* StartPage::demoChoice() {
     auto* widget = new QWidget;
-    auto* box = column(widget, tr("Look round first"),
+    auto* box = column(widget, tr("Look around first"),
                        tr("The demo kitchen has 20 appliances in 2 places, 18 of them rated, and 4 "
-                          "recipes to carry about. Everything in it is made up."));
+                          "recipes to translate. Everything in it is made up."));
     auto* button = new QPushButton(tr("Open the demo kitchen"));
     button->setObjectName(QStringLiteral("act"));
     button->setAccessibleName(tr("Open the demo kitchen"));
@@ -132,7 +132,7 @@ QWidget* StartPage::newChoice() {
     form->addRow(tr("Units"), units);
     form->addRow(tr("Height"), altitude_);
     form->addRow(QString(), boiling_);
-    form->addRow(tr("Kept in"), withBrowse(file_, tr("Browse for a place"), true));
+    form->addRow(tr("Save in"), withBrowse(file_, tr("Browse for a place"), true));
     box->addLayout(form);
     auto* button = new QPushButton(tr("Begin"));
     button->setAccessibleName(tr("Begin a new kitchen"));

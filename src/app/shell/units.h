@@ -12,6 +12,10 @@ namespace dynamet::app {
 inline QString text(const std::string& s) {
     return QString::fromStdString(s);
 }
+/// An error's sentence in the reader's units.
+inline QString text(const Error& error, const Units& units) {
+    return text(error.words(units));
+}
 inline std::string plain(const QString& s) {
     return s.toStdString();
 }

@@ -28,7 +28,7 @@ ChoicesDialog::ChoicesDialog(Document& document, const std::string& foodClass, Q
       scales_(food::scalesWith(document.choices().scales)), scale_(new QComboBox),
       class_(new QComboBox), readAt_(new QComboBox), levels_(new QPlainTextEdit),
       source_(new QLabel), foot_(new DialogFoot(this)) {
-    setWindowTitle(tr("How this book cooks"));
+    setWindowTitle(tr("House methods"));
     setProperty("guide", QStringLiteral("schools"));
     resize(760, 680);
     auto* box = new QVBoxLayout(this);
@@ -85,7 +85,7 @@ QWidget* ChoicesDialog::buildScales() {
     source_->setObjectName(QStringLiteral("quiet"));
     source_->setWordWrap(true);
     form->addRow(tr("Scale"), scale_);
-    form->addRow(tr("Its numbers are read"), readAt_);
+    form->addRow(tr("Its temperatures are read"), readAt_);
     form->addRow(tr("Kind of food"), class_);
     form->addRow(tr("Levels, %1").arg(QString::fromUtf8(unitSign(document_.units().temperature()))),
                  levels_);
@@ -114,7 +114,7 @@ bool ChoicesDialog::takeScale() {
     const auto levels =
         food::levelsFromLines(plain(levels_->toPlainText()), document_.units().fahrenheit);
     if (!levels) {
-        foot_->showProblem(levels.error());
+        foot_->showProblem(levels.error(), document_.units());
         const QSignalBlocker quietScale(scale_), quietClass(class_);
         scale_->setCurrentIndex(shownScale_);
         class_->setCurrentIndex(shownClass_);

@@ -28,7 +28,7 @@ OutcomePane::OutcomePane(Document& document, QWidget* parent)
     cut_->setMaximumHeight(240);
     book_->setObjectName(QStringLiteral("quiet"));
     book_->setWordWrap(true);
-    book_->setAccessibleName(tr("How this book cooks"));
+    book_->setAccessibleName(tr("House methods"));
     safety_->setWordWrap(true);
     safety_->setAccessibleName(tr("Safety"));
     box->addWidget(overline);

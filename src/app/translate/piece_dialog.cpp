@@ -48,12 +48,13 @@ void PieceDialog::buildChoosers() {
     food_->setMaxVisibleItems(20);
     scale_ = addChoice(tr("Doneness scale"), namesOf(scales_), 0);
     level_ = addChoice(tr("Doneness"), {}, -1);
-    form_ = addChoice(tr("Form"), {tr("intact"), tr("bladed"), tr("rolled"), tr("minced")},
-                      static_cast<int>(piece.form));
-    shape_ = addChoice(
-        tr("Shape"),
-        {tr("slab"), tr("long and round"), tr("ball"), tr("block"), tr("round, flat ends")},
-        static_cast<int>(piece.shape));
+    form_ =
+        addChoice(tr("Form"), {tr("intact"), tr("blade-tenderised"), tr("rolled"), tr("minced")},
+                  static_cast<int>(piece.form));
+    shape_ =
+        addChoice(tr("Shape"),
+                  {tr("slab"), tr("long cylinder"), tr("ball"), tr("block"), tr("short cylinder")},
+                  static_cast<int>(piece.shape));
 }
 
 void PieceDialog::buildMeasures() {
@@ -67,16 +68,17 @@ void PieceDialog::buildMeasures() {
     for (const double thickness : piece.othersM)
         others << text(printLength(thickness, units.inches));
     others_ = addText(
-        tr("Other pieces, their thickness"), plain(others.join(QStringLiteral("; "))),
+        tr("Other pieces (thickness)"), plain(others.join(QStringLiteral("; "))),
         tr("none, or %1; %2")
             .arg(text(printLength(0.030, units.inches)), text(printLength(0.036, units.inches))));
     rounds_ = new QSpinBox;
     rounds_->setRange(1, 20);
     rounds_->setButtonSymbols(QAbstractSpinBox::NoButtons);
     rounds_->setValue(piece.rounds);
-    rounds_->setAccessibleName(tr("Rounds, one after another"));
+    rounds_->setAccessibleName(tr("Batches, one after another"));
     form().addRow(rounds_->accessibleName(), rounds_);
-    bone_ = addChoice(tr("Bone"), {tr("none"), tr("under the first face"), tr("along one side")},
+    bone_ = addChoice(tr("Bone"),
+                      {tr("none"), tr("under the side that goes down first"), tr("along one side")},
                       static_cast<int>(piece.bone));
     cap_ = addQuantity(tr("Fat cap"), kinds::length(units, 0, kThickestM), piece.fatCapM);
     surface_ =
@@ -85,7 +87,7 @@ void PieceDialog::buildMeasures() {
     fat_ =
         addChoice(tr("Fat it is fried in"), QStringList{tr("none")} + namesOf(food::shippedFats()),
                   placeOf(food::shippedFats(), piece.fat) + 1);
-    form().addRow(tr("On it"), buildSeasonings());
+    form().addRow(tr("Seasoning"), buildSeasonings());
 }
 
 QWidget* PieceDialog::buildSeasonings() {

@@ -77,8 +77,7 @@ QWidget* ReachPane::buildList() {
     });
     box->addWidget(others_, 0, Qt::AlignLeft);
     auto* legend = new QLabel(
-        tr("Bar: from look to latest; thick mark: expected. Triangle: where the rule of thumb "
-           "would pull."));
+        tr("Bar: from first look to latest; thick mark: expected. Triangle: the rule of thumb."));
     legend->setObjectName(QStringLiteral("quiet"));
     legend->setWordWrap(true);
     legend->setContentsMargins(14, 4, 14, 0);
@@ -119,8 +118,8 @@ QWidget* ReachPane::buildDetail() {
     box->addLayout(head);
     box->addWidget(detailStages_);
     box->addWidget(cuts_, 1);
-    auto* legend = new QLabel(tr("Thick: core (dotted: core in the recipe). Rust: the face that "
-                                 "lay down first; dashed: the other."));
+    auto* legend = new QLabel(tr("Thick: core (dotted: core in the recipe). Red: the side that "
+                                 "went down first; dashed: the other side."));
     legend->setObjectName(QStringLiteral("quiet"));
     legend->setWordWrap(true);
     box->addWidget(curves_, 1);

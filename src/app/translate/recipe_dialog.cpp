@@ -23,7 +23,7 @@ RecipeDialog::RecipeDialog(Document& document, const recipe::Recipe& recipe, QWi
     setProperty("guide", QStringLiteral("translate"));
     auto* box = new QVBoxLayout(this);
     box->addLayout(buildHead());
-    auto* overline = new QLabel(tr("STAGES, IN THE ORDER THEY ARE COOKED"));
+    auto* overline = new QLabel(tr("STAGES, IN COOKING ORDER"));
     overline->setObjectName(QStringLiteral("overline"));
     box->addWidget(overline);
     stagesBox_->setContentsMargins(0, 0, 0, 0);
@@ -73,7 +73,7 @@ QLayout* RecipeDialog::buildRest() {
     line->addWidget(new QLabel(tr("Then it rests at least")));
     line->addWidget(rest_);
     line->addWidget(on_);
-    auto* cover = new QLabel(tr("open or under foil: as this book cooks"));
+    auto* cover = new QLabel(tr("open or under foil: see House methods"));
     cover->setObjectName(QStringLiteral("quiet"));
     line->addWidget(cover);
     line->addStretch();
@@ -116,7 +116,7 @@ std::optional<std::vector<recipe::Stage>> RecipeDialog::typedStages() {
     for (const StageEdit* edit : edits_) {
         auto stage = edit->stage();
         if (!stage) {
-            foot_->showProblem(stage.error());
+            foot_->showProblem(stage.error(), document_.units());
             return std::nullopt;
         }
         out.push_back(std::move(*stage));
@@ -157,7 +157,8 @@ void RecipeDialog::take() {
         return;
     const auto rest = parseDuration(plain(rest_->text()));
     if (!rest)
-        return foot_->showProblem(rest.error().in(plain(rest_->accessibleName())));
+        return foot_->showProblem(rest.error().in(plain(rest_->accessibleName())),
+                                  document_.units());
     recipe::Recipe changed = recipe_;
     changed.name = plain(name_->text().trimmed());
     changed.author = plain(author_->text().trimmed());
@@ -166,7 +167,7 @@ void RecipeDialog::take() {
     changed.rest.shortestS = rest->highS;
     changed.rest.onBoard = on_->currentIndex() == 1;
     if (const auto whole = checkRecipe(changed, document_.kitchen()); !whole)
-        return foot_->showProblem(whole.error());
+        return foot_->showProblem(whole.error(), document_.units());
     recipe_ = changed;
     accept();
 }

@@ -51,7 +51,7 @@ QString cautionWord(const translate::Row& row) {
             caution = QObject::tr("! %1").arg(
                 warning.code == "below_minimum" ? QObject::tr("below minimum")
                 : warning.code == "scorched"    ? QObject::tr("scorched")
-                                                : QObject::tr("too long warm"));
+                                                : QObject::tr("danger zone"));
         else if (warning.code == "assumed_field" && caution.isEmpty())
             caution = QObject::tr("assumed");
     return caution;

@@ -58,12 +58,13 @@ void TranslationWorker::start(const translate::Request& request,
     pool_.start([this, id, request, first] {
         auto prepared = translate::prepare(request);
         if (!prepared) {
-            QMetaObject::invokeMethod(this, [this, id, reason = text(prepared.error().message)] {
-                if (id != id_)
-                    return;
-                pending_ = 0;
-                emit failed(reason);
-            });
+            QMetaObject::invokeMethod(this,
+                                      [this, id, reason = text(prepared.error(), request.units)] {
+                                          if (id != id_)
+                                              return;
+                                          pending_ = 0;
+                                          emit failed(reason);
+                                      });
             return;
         }
         auto shared = std::make_shared<const translate::Prepared>(std::move(*prepared));

@@ -43,7 +43,7 @@ QString marked(const std::string& recipe) {
 
 WrittenPane::WrittenPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), chooser_(new QComboBox), text_(new QLabel),
-      facts_(new QLabel), movesWords_(new QLabel(tr("What goes to the other appliance"))),
+      facts_(new QLabel), movesWords_(new QLabel(tr("Move to another appliance"))),
       moves_(new QComboBox), piece_(new QLabel) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
@@ -127,7 +127,7 @@ void WrittenPane::build() {
     box->addWidget(text_);
     box->addWidget(piece_);
     box->addLayout(second);
-    box->addWidget(button(tr("How this book cooks…"), &WrittenPane::editChoices));
+    box->addWidget(button(tr("House methods…"), &WrittenPane::editChoices));
     box->addWidget(movesWords_);
     box->addWidget(moves_);
     box->addWidget(what);
@@ -227,7 +227,7 @@ std::optional<translate::Request> WrittenPane::request() const {
 
 void WrittenPane::keep(const Result<void>& done) {
     if (!done)
-        document_.say(tr("%1; nothing was changed.").arg(text(done.error().message)));
+        document_.say(tr("%1; nothing was changed.").arg(text(done.error(), document_.units())));
 }
 
 void WrittenPane::editRecipe() {
@@ -247,7 +247,7 @@ void WrittenPane::newRecipe() {
         return;
     const std::string id = dialog.recipe().id;
     if (const auto done = document_.addRecipe(dialog.recipe()); !done) {
-        document_.say(tr("%1; nothing was added.").arg(text(done.error().message)));
+        document_.say(tr("%1; nothing was added.").arg(text(done.error(), document_.units())));
         return;
     }
     chooseRecipe(id);

@@ -34,8 +34,8 @@ void DialogFoot::showEvent(QShowEvent* event) {
     save_->setDefault(true); // a button knows its dialog only from here on
 }
 
-void DialogFoot::showProblem(const Error& error) {
-    problem_->setText(tr("! %1. Nothing was changed yet.").arg(text(error.message)));
+void DialogFoot::showProblem(const Error& error, const Units& units) {
+    problem_->setText(tr("! %1. Nothing was changed yet.").arg(text(error, units)));
     problem_->show();
 }
 

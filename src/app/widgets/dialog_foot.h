@@ -22,7 +22,7 @@ class DialogFoot : public QWidget {
     /// Cancel rejects the dialog; what Save does is the dialog's own.
     explicit DialogFoot(QDialog* dialog);
     /// "! … Nothing was changed yet."
-    void showProblem(const Error& error);
+    void showProblem(const Error& error, const Units& units);
     void clearProblem();
 
   signals:

@@ -88,7 +88,7 @@ void FormDialog::save() {
             return;
         }
     if (const auto taken = take(); !taken)
-        return foot_->showProblem(taken.error());
+        return foot_->showProblem(taken.error(), document_.units());
     accept();
 }
 

@@ -19,7 +19,7 @@ SavePathDialog::SavePathDialog(const QString& title, const QString& fieldName, c
     auto* box = new QVBoxLayout(this);
     auto* row = new QHBoxLayout;
     path_->setAccessibleName(fieldName);
-    auto* look = new QPushButton(tr("Look…"));
+    auto* look = new QPushButton(tr("Browse…"));
     look->setAutoDefault(false);
     row->addWidget(path_, 1);
     row->addWidget(look);

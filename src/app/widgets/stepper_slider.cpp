@@ -86,9 +86,9 @@ void StepperSlider::take() {
     const auto typed = parse_(field_->text());
     if (!typed || *typed < low_ || *typed > high_) {
         problem_->setText(
-            typed ? tr("! Not between %1 and %2; %3 still counts.")
+            typed ? tr("! Not between %1 and %2; still using %3.")
                         .arg(print_(low_), print_(high_), print_(value()))
-                  : tr("! %1; %2 still counts.")
+                  : tr("! %1; still using %2.")
                         .arg(QString::fromStdString(typed.error().message), print_(value())));
         problem_->show();
         return;
