@@ -5,8 +5,8 @@ target_compile_options(dynamet_warnings INTERFACE -Wall -Wextra -Wpedantic -Wcon
 if(DYNAMET_SANITIZE)
   # GCC 12 sees uninitialised values that are none once the sanitizers have rewritten the code.
   target_compile_options(dynamet_warnings INTERFACE -Wno-maybe-uninitialized)
-  add_compile_options(-fsanitize=address,undefined -fno-omit-frame-pointer -fno-sanitize-recover=undefined)
-  add_link_options(-fsanitize=address,undefined)
+  add_compile_options(-fsanitize=${DYNAMET_SANITIZE} -fno-omit-frame-pointer -fno-sanitize-recover=undefined)
+  add_link_options(-fsanitize=${DYNAMET_SANITIZE})
 endif()
 
 # dynamet_library(NAME folder SOURCES a.cpp … LINKS public… PRIVATE_LINKS …): one folder, one library,

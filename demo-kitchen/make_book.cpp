@@ -284,7 +284,7 @@ void addRecipes(book::Book& book, const json& kitchen, const book::When& when) {
         r.piece.startK = row.at("start_C").get<double>() + kZeroCelsiusK;
         const auto k = [](const json& c) { return c.get<double>() + kZeroCelsiusK; };
         r.goal = {k(row.at("core_C")),
-                  row.at("read_at") == "pull" ? food::ReadAt::pull : food::ReadAt::peak,
+                  row.at("read_at") == "pull" ? food::GoalMoment::pull : food::GoalMoment::peak,
                   k(row.at("band_C").at(0)), k(row.at("band_C").at(1)),
                   row.at("goal").get<std::string>()};
         need(addRecipe(book, r, known, when), r.name);

@@ -31,8 +31,8 @@ Result<Outcome> cookTo(const recipe::FoodPiece& piece, const Programme& programm
     auto simulation = simulationOf(piece, programme, effort, tables);
     if (!simulation)
         return tl::unexpected(simulation.error());
-    Passed passed;
-    auto stages = passStages(*simulation, piece, programme, effort, nullptr);
+    CookedSoFar passed;
+    auto stages = cookEarlierStages(*simulation, piece, programme, effort, nullptr);
     if (!stages)
         return tl::unexpected(stages.error());
     passed.stages = std::move(*stages);
@@ -113,7 +113,7 @@ Result<Outcome> cookUntil(const recipe::FoodPiece& piece, const Programme& progr
     Recorder* keep = withSamples ? &recorder : nullptr;
     if (keep)
         keep->note(*simulation);
-    auto stages = passStages(*simulation, piece, programme, effort, keep);
+    auto stages = cookEarlierStages(*simulation, piece, programme, effort, keep);
     if (!stages)
         return tl::unexpected(stages.error());
     outcome.stages = std::move(*stages);
@@ -164,7 +164,7 @@ Result<double> timeToReach(const recipe::FoodPiece& piece, const Programme& prog
     auto simulation = simulationOf(piece, programme, effort, tables);
     if (!simulation)
         return tl::unexpected(simulation.error());
-    const auto stages = passStages(*simulation, piece, programme, effort, nullptr);
+    const auto stages = cookEarlierStages(*simulation, piece, programme, effort, nullptr);
     if (!stages)
         return tl::unexpected(stages.error());
     const double start = simulation->timeS(), until = start + programme.longestS;

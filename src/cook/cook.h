@@ -21,7 +21,7 @@ std::pair<double, double> startRange(const recipe::FoodPiece& piece);
 /// on the plate.
 struct CookTarget {
     double coreK = 330;
-    food::ReadAt readAt = food::ReadAt::peak;
+    food::GoalMoment readAt = food::GoalMoment::peak;
 };
 
 /// Tables that many cooks of one food at one pressure share.

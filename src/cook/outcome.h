@@ -39,7 +39,7 @@ struct Frame {
 };
 
 /// A stage as it went.
-struct StagePassed {
+struct StageOutcome {
     double startS = 0, endS = 0;
     double leaveK = 0;                                       ///< core as it left
     double turnS = std::numeric_limits<double>::quiet_NaN(); ///< first turn, NaN = none
@@ -56,9 +56,9 @@ struct Outcome {
     double plateK = 0;       ///< of the core at the end of the shortest rest
     double coldestPeakK = 0; ///< the least hot place's highest temperature
     double turnS = std::numeric_limits<double>::quiet_NaN(); ///< first turn, NaN = none
-    std::vector<StagePassed> stages;                         ///< those before the last
+    std::vector<StageOutcome> stages;                        ///< those before the last
     std::array<double, 3> browning{};                        ///< index by face
-    std::array<double, 3> proud{}; ///< the same for what rides proud of the face
+    std::array<double, 3> raised{}; ///< the same for what rides proud of the face
     std::array<bool, 3> hasFace{true, true, false};
     double rimM = 0;                   ///< deepest grey rim of first and second face
     double rimShare = 0;               ///< share of the section that greyed

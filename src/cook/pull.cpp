@@ -34,7 +34,7 @@ const Simulation::Moment* latestBefore(const std::vector<Simulation::Moment>& ke
     return best;
 }
 
-Result<Outcome> pullAt(Simulation& simulation, const Passed& passed, double pullS,
+Result<Outcome> pullAt(Simulation& simulation, const CookedSoFar& passed, double pullS,
                        const Programme& programme) {
     const Simulation::Moment* from = latestBefore(passed.last.kept, pullS);
     simulation.restore(from ? *from : passed.last.kept.front());
@@ -52,8 +52,8 @@ Result<Outcome> pullAt(Simulation& simulation, const Passed& passed, double pull
 }
 
 /// What the target is read on.
-double readOf(const Outcome& outcome, food::ReadAt at) {
-    return at == food::ReadAt::plate ? outcome.plateK : outcome.peakK;
+double readOf(const Outcome& outcome, food::GoalMoment at) {
+    return at == food::GoalMoment::plate ? outcome.plateK : outcome.peakK;
 }
 
 tl::unexpected<Error> tooHot(double kelvin) {
@@ -70,8 +70,9 @@ struct PullIdea {
 /// The pull time whose peak (or plate) is the target: secant steps held inside a shrinking bracket.
 /// Pulling when the core itself is at the target can only meet or pass the peak; the plate may have
 /// cooled again, and then the bracket is opened upwards. Leaves in `idea` what it found.
-Result<Outcome> solvePull(Simulation& simulation, const Passed& passed, const Programme& programme,
-                          const CookTarget& target, double toleranceK, PullIdea& idea) {
+Result<Outcome> solvePull(Simulation& simulation, const CookedSoFar& passed,
+                          const Programme& programme, const CookTarget& target, double toleranceK,
+                          PullIdea& idea) {
     double low = passed.startS, high = passed.last.passage.reachedS;
     double at = idea.tookS > 0 ? std::min(low + idea.tookS, high) : high;
     double beforeAt = 0, beforeMiss = 0, slope = idea.slope;
@@ -112,20 +113,20 @@ Result<Outcome> solvePull(Simulation& simulation, const Passed& passed, const Pr
 /// A cook to its target from the last stage's start on, again and again.
 struct LastStage {
     Simulation& simulation;
-    Passed& passed;
+    CookedSoFar& passed;
     const Programme& programme;
     const CookTarget& target;
     Simulation::Moment first;
-    PassageGoal goal;
+    CoreGoal goal;
     PullIdea idea = {};
 
     Result<void> forward(const TurnPlan& plan) {
         simulation.restore(first);
-        auto last = forwardSettled(simulation, goal, plan, nullptr);
+        auto last = forwardTurned(simulation, goal, plan, nullptr);
         if (!last)
             return tl::unexpected(last.error());
         passed.last = std::move(*last);
-        const Passage& way = passed.last.passage;
+        const CoreReach& way = passed.last.passage;
         if (std::isfinite(way.reachedS))
             return {};
         return fail(
@@ -140,7 +141,7 @@ struct LastStage {
     }
     /// On the way that was gone last.
     Result<Outcome> pulledAgain(double toleranceK) {
-        if (target.readAt == food::ReadAt::pull || target.readAt == food::ReadAt::bath)
+        if (target.readAt == food::GoalMoment::pull || target.readAt == food::GoalMoment::bath)
             return pullAt(simulation, passed, passed.last.passage.reachedS, programme);
         return solvePull(simulation, passed, programme, target, toleranceK, idea);
     }
@@ -177,9 +178,9 @@ bool seeksTurn(const Programme& programme) {
     return programme.last().turning == Turning::once && !programme.last().turnAtS;
 }
 
-Result<Outcome> solveLast(Simulation& simulation, Passed& passed, const recipe::FoodPiece& piece,
-                          const Programme& programme, const CookTarget& target, double guessS,
-                          const Effort& effort) {
+Result<Outcome> solveLast(Simulation& simulation, CookedSoFar& passed,
+                          const recipe::FoodPiece& piece, const Programme& programme,
+                          const CookTarget& target, double guessS, const Effort& effort) {
     LastStage last{
         simulation,
         passed,

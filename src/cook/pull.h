@@ -4,15 +4,15 @@
 #pragma once
 
 #include "cook/cook.h"
-#include "cook/passage.h"
+#include "cook/stage_cooking.h"
 
 namespace dynamet::cook {
 
 /// The last stage as far as its core has to come, with moments to come back to.
-struct Passed {
-    std::vector<StagePassed> stages;
+struct CookedSoFar {
+    std::vector<StageOutcome> stages;
     double startS = 0; ///< of the last stage
-    Settled last;
+    TurnedStage last;
 };
 
 /// Is the turn to be found, at half of the last stage's time?
@@ -22,8 +22,8 @@ bool seeksTurn(const Programme& programme);
 /// `guessS` = 0: no idea.
 /// Errors: refused with the highest core when the target is not reached, or when it is passed
 /// already.
-Result<Outcome> solveLast(Simulation& simulation, Passed& passed, const recipe::FoodPiece& piece,
-                          const Programme& programme, const CookTarget& target, double guessS,
-                          const Effort& effort);
+Result<Outcome> solveLast(Simulation& simulation, CookedSoFar& passed,
+                          const recipe::FoodPiece& piece, const Programme& programme,
+                          const CookTarget& target, double guessS, const Effort& effort);
 
 } // namespace dynamet::cook

@@ -78,7 +78,7 @@ Frame Simulation::frame() const {
 
 void Simulation::fill(Outcome& outcome) const {
     outcome.browning = moment_.browning;
-    outcome.proud = moment_.proud;
+    outcome.raised = moment_.raised;
     for (const auto face : {heat::bottomFace, heat::topFace, heat::sideFace})
         outcome.hasFace[foodFace(face)] = solver_.hasFace(face);
     const bool twoFaces = hasTwoFaces(piece_.shape);

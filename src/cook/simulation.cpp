@@ -136,23 +136,23 @@ Simulation::CrustRates Simulation::crustRates() const {
     for (const heat::FaceIndex face : kFaces) {
         if (!solver_.hasFace(face))
             continue;
-        double crust = solver_.surfaceK(face), proud = crust;
+        double crust = solver_.surfaceK(face), raised = crust;
         const auto plate = touchingPlate(face);
         if (plate && !hasTwoFaces(piece_.shape)) {
             addRoundCrust(out, *plate, bareCrustK(face));
             continue;
         }
         if (plate) {
-            proud = plate->kelvin;
+            raised = plate->kelvin;
             const double flux = plate->contact * (plate->kelvin - crust);
             crust = food::crustTemperature(crust, flux, plate->contact, solver_.evaporatedAt(face),
                                            solver_.water0());
         } else if (!around_[face].liquid) {
-            crust = proud = bareCrustK(face);
+            crust = raised = bareCrustK(face);
         }
         const std::size_t own = foodFace(face);
         out.browning[own] = piece_.food.browning * food::browningRate(crust);
-        out.proud[own] = food::browningRate(std::max(proud, crust));
+        out.raised[own] = food::browningRate(std::max(raised, crust));
     }
     return out;
 }
@@ -180,7 +180,7 @@ void Simulation::addRoundCrust(CrustRates& rates, const Touch& plate, double bar
     };
     const std::size_t own = foodFace(heat::topFace);
     rates.browning[own] = piece_.food.browning * mean(strip, bareK);
-    rates.proud[own] = mean(std::max(plate.kelvin, strip), bareK);
+    rates.raised[own] = mean(std::max(plate.kelvin, strip), bareK);
 }
 
 double Simulation::plateUnderK() const {
@@ -229,7 +229,7 @@ void Simulation::addUp(double seconds) {
             sum = std::min(food::kBlackIndex, sum + seconds * (was + is) / 2);
         };
         add(moment_.browning[f], before_.browning[f], now.browning[f]);
-        add(moment_.proud[f], before_.proud[f], now.proud[f]);
+        add(moment_.raised[f], before_.raised[f], now.raised[f]);
     }
     before_ = now;
     const double core = solver_.coreK();

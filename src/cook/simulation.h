@@ -20,7 +20,7 @@ class Simulation {
 
     struct Moment {
         heat::State state;
-        std::array<double, 3> browning{}, proud{};
+        std::array<double, 3> browning{}, raised{};
         std::vector<double> logs; ///< by organism of this food
         double dangerS = 0, hottestTouchK = 0;
         double smokesFromS = std::numeric_limits<double>::quiet_NaN();
@@ -57,7 +57,7 @@ class Simulation {
     void surround(const heat::FaceBoundary& bottom, const heat::FaceBoundary& top,
                   const heat::FaceBoundary& side);
     struct CrustRates {
-        std::array<double, 3> browning{}, proud{};
+        std::array<double, 3> browning{}, raised{};
     };
     struct Touch {
         double kelvin, contact;

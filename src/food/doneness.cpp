@@ -49,7 +49,7 @@ DonenessScale scaleOf(const StrictJson& row) {
     scale.id = row.at("id").text();
     scale.name = row.at("name").text();
     scale.source = row.textOr("source", "");
-    const auto known = readAtOf(row.at("read_at").text());
+    const auto known = goalMomentOf(row.at("read_at").text());
     if (!known)
         throw row.at("read_at").wrong(
             fmt::format("\"{}\" is no moment of reading (pull, peak, bath or plate)",
@@ -72,15 +72,15 @@ DonenessScale scaleOf(const StrictJson& row) {
 
 } // namespace
 
-const char* word(ReadAt at) {
+const char* word(GoalMoment at) {
     return kReadAt[static_cast<std::size_t>(at)];
 }
 
-std::optional<ReadAt> readAtOf(const std::string& text) {
-    return enumOf<ReadAt>(kReadAt, text);
+std::optional<GoalMoment> goalMomentOf(const std::string& text) {
+    return enumOf<GoalMoment>(kReadAt, text);
 }
 
-const char* words(ReadAt at) {
+const char* words(GoalMoment at) {
     return kReadWords[static_cast<std::size_t>(at)];
 }
 

@@ -14,11 +14,11 @@ namespace dynamet::food {
 
 /// When a doneness number is read: as it comes off the heat, at the peak of the rest, in the bath,
 /// or on the plate at the end of the shortest rest.
-enum class ReadAt { pull, peak, bath, plate };
-const char* word(ReadAt at);
-std::optional<ReadAt> readAtOf(const std::string& word);
+enum class GoalMoment { pull, peak, bath, plate };
+const char* word(GoalMoment at);
+std::optional<GoalMoment> goalMomentOf(const std::string& word);
 /// "at the pull", "at the peak after the rest"…, as a sentence says it.
-const char* words(ReadAt at);
+const char* words(GoalMoment at);
 
 struct DonenessLevel {
     std::string name;
@@ -27,7 +27,7 @@ struct DonenessLevel {
 };
 struct DonenessScale {
     std::string id, name;
-    ReadAt readAt = ReadAt::peak;
+    GoalMoment readAt = GoalMoment::peak;
     std::string source;
     /// Levels of a class of food; none when the scale has nothing to say of it.
     std::vector<std::pair<std::string, std::vector<DonenessLevel>>> levels;

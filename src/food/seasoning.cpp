@@ -33,7 +33,7 @@ const std::vector<Seasoning>& shippedSeasonings() {
         const json table = json::parse(data::seasonings);
         for (const json& row : table.at("seasonings"))
             out.push_back({row.at("id").get<std::string>(), row.at("name").get<std::string>(),
-                           row.at("factor").get<double>(), row.at("proud").get<bool>()});
+                           row.at("factor").get<double>(), row.at("raised").get<bool>()});
         return out;
     }();
     return all;

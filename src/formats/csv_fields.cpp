@@ -32,13 +32,13 @@ std::optional<double> bySystem(std::string_view field, bool decimalComma) {
 
 } // namespace
 
-std::string_view bare(std::string_view field) {
+std::string_view unquoted(std::string_view field) {
     while (!field.empty() && (field.front() == ' ' || field.front() == '\t'))
         field.remove_prefix(1);
     while (!field.empty() && (field.back() == ' ' || field.back() == '\t'))
         field.remove_suffix(1);
     if (field.size() >= 2 && field.front() == '"' && field.back() == '"')
-        return bare(field.substr(1, field.size() - 2));
+        return unquoted(field.substr(1, field.size() - 2));
     return field;
 }
 
@@ -46,7 +46,7 @@ std::string_view bare(std::string_view field) {
 /// power of ten; anything else goes to std::from_chars.
 std::optional<double> readDecimal(std::string_view raw, bool decimalComma) {
     const bool plain = !raw.empty() && raw.front() > ' ' && raw.back() > ' ' && raw.front() != '"';
-    const std::string_view field = plain ? raw : bare(raw);
+    const std::string_view field = plain ? raw : unquoted(raw);
     const char point = decimalComma ? ',' : '.';
     std::int64_t digits = 0;
     int behind = -1, count = 0;
@@ -76,7 +76,7 @@ std::optional<double> readDecimal(std::string_view raw, bool decimalComma) {
 }
 
 bool isMissing(std::string_view raw) {
-    const std::string_view field = bare(raw);
+    const std::string_view field = unquoted(raw);
     if (field.empty())
         return true;
     std::string low(field);

@@ -17,7 +17,7 @@ std::optional<double> readDecimal(std::string_view field, bool decimalComma);
 /// "err".
 bool isMissing(std::string_view field);
 /// The field without blanks and without one pair of quotes.
-std::string_view bare(std::string_view field);
+std::string_view unquoted(std::string_view field);
 /// Splits a line at the delimiter into `out` (cleared first); quoted delimiters stay inside.
 void splitLine(std::string_view line, char delimiter, std::vector<std::string_view>& out);
 /// Cuts the next line (without \r\n) off `text`.

@@ -17,13 +17,14 @@ namespace {
 constexpr std::size_t kMostJunkShare = 5; // more than a fifth of the lines: this is no such log
 
 std::string quoted(std::string_view field) {
-    return fmt::format("\"{}\"", std::string(bare(field).substr(0, 40)));
+    return fmt::format("\"{}\"", std::string(unquoted(field).substr(0, 40)));
 }
 
 int decimalsOf(std::string_view field, bool comma) {
     const auto point = field.find(comma ? ',' : '.');
-    return point == std::string_view::npos ? 0
-                                           : static_cast<int>(bare(field.substr(point)).size()) - 1;
+    return point == std::string_view::npos
+               ? 0
+               : static_cast<int>(unquoted(field.substr(point)).size()) - 1;
 }
 
 /// Reads rows into the log; keeps what the next row needs to know.
@@ -124,7 +125,7 @@ Result<ParsedLog> parseCsv(std::string_view text, const CsvDialect& dialect) {
         const std::string_view line = takeLine(text);
         ++number;
         if (number < dialect.firstRow || (dialect.header && number == dialect.firstRow) ||
-            bare(line).empty())
+            unquoted(line).empty())
             continue;
         const auto isRow = reader.row(line, number);
         if (!isRow)

@@ -27,7 +27,7 @@ std::vector<Line> firstLines(std::string_view text) {
     std::vector<Line> out;
     for (int number = 1; !text.empty() && out.size() < kLinesLooked; ++number) {
         const std::string_view line = takeLine(text);
-        if (!bare(line).empty())
+        if (!unquoted(line).empty())
             out.push_back({number, line});
     }
     return out;
@@ -217,7 +217,8 @@ Result<CsvDialect> sniffCsv(std::string_view text) {
     bool timeFound = false, temperatureFound = false;
     for (std::size_t c = 0; c < split.fields; ++c) {
         CsvColumn column;
-        column.name = out.header ? std::string(bare(header[c])) : fmt::format("probe {}", c + 1);
+        column.name =
+            out.header ? std::string(unquoted(header[c])) : fmt::format("probe {}", c + 1);
         const auto style =
             timeFound || split.fields == 1 // readings that rise are no time
                 ? std::nullopt

@@ -105,7 +105,7 @@ std::optional<double> clockSeconds(std::string_view text, bool elapsed) {
     auto seconds = takeColons(text);
     if (!seconds)
         return std::nullopt;
-    text = bare(text);
+    text = unquoted(text);
     if (text == "PM" || text == "pm" || text == "AM" || text == "am") {
         const bool afternoon = text.front() == 'P' || text.front() == 'p';
         if (*seconds >= 12 * 3600)
@@ -122,7 +122,7 @@ std::optional<double> clockSeconds(std::string_view text, bool elapsed) {
 } // namespace
 
 std::optional<double> readTime(std::string_view raw, TimeStyle style, bool decimalComma) {
-    const std::string_view field = bare(raw);
+    const std::string_view field = unquoted(raw);
     switch (style) {
     case TimeStyle::isoDateTime:
         return isoSeconds(field);

@@ -62,7 +62,7 @@ json outcomeJson(const cook::Outcome& o) {
              {"danger_zone_s", o.dangerS}};
     if (std::isfinite(o.smokesFromS))
         out["fat_smokes_from_s"] = o.smokesFromS;
-    for (const cook::StagePassed& stage : o.stages)
+    for (const cook::StageOutcome& stage : o.stages)
         out["stages"].push_back(
             {{"start_s", stage.startS}, {"end_s", stage.endS}, {"leave_C", c(stage.leaveK)}});
     if (std::isfinite(o.turnS))

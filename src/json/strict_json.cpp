@@ -18,9 +18,9 @@ Error StrictJson::wrong(const std::string& why) const {
 void StrictJson::onlyKeys(std::initializer_list<const char*> keys) const {
     if (!value_->is_object())
         throw wrong("should be an object");
-    for (const auto& [key, value] : value_->items())
-        if (std::none_of(keys.begin(), keys.end(), [&key](const char* k) { return key == k; }))
-            throw wrong(fmt::format("the key \"{}\" is not known here", key));
+    for (const auto& item : value_->items())
+        if (std::find(keys.begin(), keys.end(), item.key()) == keys.end())
+            throw wrong(fmt::format("the key \"{}\" is not known here", item.key()));
 }
 
 bool StrictJson::has(const char* key) const {

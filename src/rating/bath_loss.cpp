@@ -53,11 +53,11 @@ Result<Derived> evaluate(const BathLoss& t, std::size_t without) {
 std::vector<Influence<BathLoss>> inputs(const BathLoss& test) {
     std::vector<Influence<BathLoss>> out{
         scaled("mass of water", &BathLoss::waterKg, &BathLoss::uWaterKg),
-        shifted("heat of the container", &BathLoss::bodyJ_K, &BathLoss::uBodyJ_K),
-        shifted("room", &BathLoss::ambientK, &BathLoss::uAmbientK),
+        influenceOf("heat of the container", &BathLoss::bodyJ_K, &BathLoss::uBodyJ_K),
+        influenceOf("room", &BathLoss::ambientK, &BathLoss::uAmbientK),
         biased("thermometer's bias", &BathLoss::water, &BathLoss::uBiasK),
         gained("thermometer's gain", &BathLoss::water, &BathLoss::uGain),
-        shifted("evaporation", &BathLoss::evaporatedKg, &BathLoss::uEvaporatedKg)};
+        influenceOf("evaporation", &BathLoss::evaporatedKg, &BathLoss::uEvaporatedKg)};
     if (test.energyJ)
         out.push_back(scaled("meter", &BathLoss::energyJ, &BathLoss::uEnergy));
     return out;

@@ -26,10 +26,10 @@ Result<Derived> evaluate(const BoilOff& t, std::size_t) {
 
 std::vector<Influence<BoilOff>> inputs(const BoilOff& test) {
     std::vector<Influence<BoilOff>> out{
-        shifted("weighing before", &BoilOff::startKg, &BoilOff::uScaleKg),
-        shifted("weighing after", &BoilOff::endKg, &BoilOff::uScaleKg),
-        shifted("clock", &BoilOff::seconds, &BoilOff::uSeconds),
-        shifted("heat lost to the room", &BoilOff::lossW_K, &BoilOff::uLossW_K),
+        influenceOf("weighing before", &BoilOff::startKg, &BoilOff::uScaleKg),
+        influenceOf("weighing after", &BoilOff::endKg, &BoilOff::uScaleKg),
+        influenceOf("clock", &BoilOff::seconds, &BoilOff::uSeconds),
+        influenceOf("heat lost to the room", &BoilOff::lossW_K, &BoilOff::uLossW_K),
         {"splashes",
          [](BoilOff& t, double s) { t.endKg += s * t.uSplash * (t.startKg - t.endKg); }}};
     if (test.energyJ)

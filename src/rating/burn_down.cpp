@@ -129,8 +129,8 @@ Result<Derived> evaluate(const BurnDown& t, std::size_t without, const coals::Bu
 
 std::vector<Influence<BurnDown>> inputs() {
     return {biased("probe's bias", &BurnDown::log, &BurnDown::uBiasK),
-            shifted("probe's lag", &BurnDown::probeLagS, &BurnDown::uLagS),
-            shifted("air around", &BurnDown::ambientK, &BurnDown::uAmbientK)};
+            influenceOf("probe's lag", &BurnDown::probeLagS, &BurnDown::uLagS),
+            influenceOf("air around", &BurnDown::ambientK, &BurnDown::uAmbientK)};
 }
 
 /// The field from the moment of the passing on: what the log did then, and past its end the fit.

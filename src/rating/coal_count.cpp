@@ -73,7 +73,7 @@ std::vector<Influence<CoalCount>> inputs(const CoalCount& test) {
              for (double& k : t.insideK)
                  k += s * t.uBiasK;
          }},
-        shifted("air around", &CoalCount::ambientK, &CoalCount::uAmbientK),
+        influenceOf("air around", &CoalCount::ambientK, &CoalCount::uAmbientK),
         scaled("weight and heat of the iron", &CoalCount::ironKg, &CoalCount::uIron),
         scaled("time of cooling", &CoalCount::halfS, &CoalCount::uHalf),
         {"weight of a coal", [](CoalCount& t, double s) { t.fuel.pieceKg *= 1 + s * t.uFuel; }}};

@@ -71,12 +71,12 @@ Result<Derived> evaluate(const DryPreheat& t, std::size_t without) {
 
 std::vector<Influence<DryPreheat>> inputs() {
     return {
-        shifted("share of radiation in the loss", &DryPreheat::radiantShare,
-                &DryPreheat::uRadiantShare),
+        influenceOf("share of radiation in the loss", &DryPreheat::radiantShare,
+                    &DryPreheat::uRadiantShare),
         scaled("weight", &DryPreheat::massKg, &DryPreheat::uMass),
         scaled("heat capacity of the metal", &DryPreheat::specificHeat, &DryPreheat::uSpecificHeat),
         scaled("area", &DryPreheat::areaM2, &DryPreheat::uArea),
-        shifted("room", &DryPreheat::ambientK, &DryPreheat::uAmbientK),
+        influenceOf("room", &DryPreheat::ambientK, &DryPreheat::uAmbientK),
         biased("probe's bias", &DryPreheat::plate, &DryPreheat::uBiasK),
         gained("probe's gain", &DryPreheat::plate, &DryPreheat::uGain)};
 }

@@ -45,7 +45,7 @@ Result<Reduction> preheatFrom(const TestInput& test, TestValues& values) {
     t.liquid = values.read("liquid", 0) != 0;
     t.uBiasK = values.read("u_bias_K", t.liquid ? 0.3 : t.uBiasK);
     const double pressure = values.pressurePa();
-    if (const auto ok = values.nothingLeft(); !ok)
+    if (const auto ok = values.checkAllUsed(); !ok)
         return tl::unexpected(ok.error());
     auto found = reducePreheat(t);
     if (found && wet)

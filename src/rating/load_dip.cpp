@@ -179,15 +179,15 @@ Result<Derived> stone(const LoadDip& t, std::size_t without) {
 }
 
 std::vector<Influence<LoadDip>> inputs() {
-    return {
-        scaled("weight and heat of the load", &LoadDip::loadKg, &LoadDip::uLoad),
-        scaled("area of the load", &LoadDip::loadAreaM2, &LoadDip::uArea),
-        shifted("heat from the load to the room", &LoadDip::topW_m2K, &LoadDip::uTopW_m2K),
-        shifted("share of radiation in the loss", &LoadDip::radiantShare, &LoadDip::uRadiantShare),
-        shifted("stone around the load", &LoadDip::edge, &LoadDip::uEdge),
-        shifted("plate probe's lag", &LoadDip::plateLag, &LoadDip::uLagS),
-        shifted("load probe's lag", &LoadDip::loadLag, &LoadDip::uLagS),
-        biased("plate probe's bias", &LoadDip::plate, &LoadDip::uBiasK)};
+    return {scaled("weight and heat of the load", &LoadDip::loadKg, &LoadDip::uLoad),
+            scaled("area of the load", &LoadDip::loadAreaM2, &LoadDip::uArea),
+            influenceOf("heat from the load to the room", &LoadDip::topW_m2K, &LoadDip::uTopW_m2K),
+            influenceOf("share of radiation in the loss", &LoadDip::radiantShare,
+                        &LoadDip::uRadiantShare),
+            influenceOf("stone around the load", &LoadDip::edge, &LoadDip::uEdge),
+            influenceOf("plate probe's lag", &LoadDip::plateLag, &LoadDip::uLagS),
+            influenceOf("load probe's lag", &LoadDip::loadLag, &LoadDip::uLagS),
+            biased("plate probe's bias", &LoadDip::plate, &LoadDip::uBiasK)};
 }
 
 void finishMetal(Reduction& out, const Spread& spread) {

@@ -49,8 +49,8 @@ std::vector<Influence<OilHeatUp>> inputs(const OilHeatUp& test) {
         scaled("mass of oil", &OilHeatUp::oilKg, &OilHeatUp::uOilKg),
         // The oil's heat scales with its mass here, so that one is moved for the other.
         scaled("heat capacity of oil", &OilHeatUp::oilKg, &OilHeatUp::uSpecificHeat),
-        shifted("heat of the fryer", &OilHeatUp::potJ_K, &OilHeatUp::uPotJ_K),
-        shifted("heat lost to the room", &OilHeatUp::lossW_K, &OilHeatUp::uLossW_K),
+        influenceOf("heat of the fryer", &OilHeatUp::potJ_K, &OilHeatUp::uPotJ_K),
+        influenceOf("heat lost to the room", &OilHeatUp::lossW_K, &OilHeatUp::uLossW_K),
         gained("thermometer", &OilHeatUp::oil, &OilHeatUp::uGain)};
     if (test.energyJ)
         out.push_back(scaled("meter", &OilHeatUp::energyJ, &OilHeatUp::uEnergy));

@@ -92,10 +92,12 @@ Result<Derived> evaluate(const OneFaceBlock& t, std::size_t without) {
 
 std::vector<Influence<OneFaceBlock>> inputs(bool known) {
     std::vector<Influence<OneFaceBlock>> out{
-        shifted("emissivity of the block", &OneFaceBlock::emissivity, &OneFaceBlock::uEmissivity),
+        influenceOf("emissivity of the block", &OneFaceBlock::emissivity,
+                    &OneFaceBlock::uEmissivity),
         scaled("weight, heat and area", &OneFaceBlock::massKg, &OneFaceBlock::uHeat),
-        shifted("temperature of the air", &OneFaceBlock::airK, &OneFaceBlock::uAirK),
-        shifted("leak through the insulation", &OneFaceBlock::leakW_m2K, &OneFaceBlock::uLeakW_m2K),
+        influenceOf("temperature of the air", &OneFaceBlock::airK, &OneFaceBlock::uAirK),
+        influenceOf("leak through the insulation", &OneFaceBlock::leakW_m2K,
+                    &OneFaceBlock::uLeakW_m2K),
         biased("probe's bias", &OneFaceBlock::block, &OneFaceBlock::uBiasK)};
     if (known)
         out.push_back(

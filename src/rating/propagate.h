@@ -32,7 +32,7 @@ struct Influence {
 
 /// A value moved by its own standard uncertainty, in its unit.
 template <class Test>
-Influence<Test> shifted(std::string name, double Test::*value, double Test::*u) {
+Influence<Test> influenceOf(std::string name, double Test::*value, double Test::*u) {
     return {std::move(name), [=](Test& t, double s) { t.*value += s * t.*u; }};
 }
 /// A value moved by a relative standard uncertainty.

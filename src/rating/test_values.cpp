@@ -50,7 +50,7 @@ std::optional<double> TestValues::inputEnergyJ() {
     return std::nullopt;
 }
 
-Result<void> TestValues::nothingLeft() const {
+Result<void> TestValues::checkAllUsed() const {
     for (const auto& [name, value] : test_.values)
         if (!asked_.contains(name))
             return fail(Errc::invalidArgument,

@@ -26,7 +26,7 @@ class TestValues {
     /// Energy that went in, J, from the electricity meter, the gas meter or weighed fuel.
     std::optional<double> inputEnergyJ();
     /// invalidArgument when a value was given that the protocol does not know.
-    Result<void> nothingLeft() const;
+    Result<void> checkAllUsed() const;
 
   private:
     const TestInput& test_;
@@ -37,7 +37,7 @@ class TestValues {
 template <class Test>
 Result<Reduction> reduced(const TestValues& values, const Test& test,
                           Result<Reduction> (*reduce)(const Test&)) {
-    if (const auto ok = values.nothingLeft(); !ok)
+    if (const auto ok = values.checkAllUsed(); !ok)
         return tl::unexpected(ok.error());
     return reduce(test);
 }

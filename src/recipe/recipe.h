@@ -41,7 +41,7 @@ struct Stage {
 /// What the food must become. Browning and rim are those of the reference.
 struct Goal {
     double coreK = 328.15;
-    food::ReadAt readAt = food::ReadAt::peak;
+    food::GoalMoment readAt = food::GoalMoment::peak;
     double bandLowK = 326.15, bandHighK = 330.15; ///< doneness band of the peak
     std::string words;                            ///< "medium rare, house scale"
     bool operator==(const Goal&) const = default;

@@ -60,7 +60,7 @@ Json jsonOf(const Goal& goal) {
 
 Goal goalOf(const StrictJson& from) {
     return {from.at("core_k").above(0),
-            food::readAtOf(from.textOr("read_at", "")).value_or(food::ReadAt::peak),
+            food::goalMomentOf(from.textOr("read_at", "")).value_or(food::GoalMoment::peak),
             from.at("band_low_k").above(0), from.at("band_high_k").above(0),
             from.textOr("words", "")};
 }

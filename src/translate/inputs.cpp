@@ -166,9 +166,9 @@ std::vector<double> choleskyOf(std::vector<double> a, std::size_t n) {
     return a;
 }
 
-Shifted shifted(const recipe::FoodPiece& piece, const cook::Programme& programme,
-                const std::vector<Input>& inputs, std::span<const double> deviations) {
-    Shifted out{piece, programme, false};
+Deviated deviated(const recipe::FoodPiece& piece, const cook::Programme& programme,
+                  const std::vector<Input>& inputs, std::span<const double> deviations) {
+    Deviated out{piece, programme, false};
     for (std::size_t i = 0; i < inputs.size(); ++i) {
         const double z = deviations[i];
         if (z == 0)

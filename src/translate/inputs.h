@@ -36,12 +36,12 @@ std::vector<double> correlationsOf(const std::vector<Input>& inputs,
 std::vector<double> choleskyOf(std::vector<double> correlations, std::size_t n);
 
 /// The cook with every input shifted by so many standard deviations.
-struct Shifted {
+struct Deviated {
     recipe::FoodPiece piece;
     cook::Programme programme;
     bool composition = false; ///< true when the food's tables must be made anew
 };
-Shifted shifted(const recipe::FoodPiece& piece, const cook::Programme& programme,
-                const std::vector<Input>& inputs, std::span<const double> deviations);
+Deviated deviated(const recipe::FoodPiece& piece, const cook::Programme& programme,
+                  const std::vector<Input>& inputs, std::span<const double> deviations);
 
 } // namespace dynamet::translate

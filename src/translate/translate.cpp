@@ -40,7 +40,8 @@ cook::CookTarget targetOf(const Request& request) {
 /// What a cook by the clock gave, as a goal for others; the band keeps its width.
 recipe::Goal goalGiven(const recipe::Goal& asked, double peakK) {
     const double half = (asked.bandHighK - asked.bandLowK) / 2;
-    return {peakK, food::ReadAt::peak, peakK - half, peakK + half, "as the recipe's time gives"};
+    return {peakK, food::GoalMoment::peak, peakK - half, peakK + half,
+            "as the recipe's time gives"};
 }
 
 /// The tables of a programme's own air.

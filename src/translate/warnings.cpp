@@ -46,7 +46,7 @@ void addSeasonings(std::vector<Warning>& out, const recipe::FoodPiece& piece,
         double worst = 0;
         for (std::size_t f = 0; f < is.browning.size(); ++f)
             if (is.hasFace[f])
-                worst = std::max(worst, seasoning->ridesProud ? is.proud[f] : is.browning[f]);
+                worst = std::max(worst, seasoning->ridesProud ? is.raised[f] : is.browning[f]);
         if (worst * seasoning->factor > food::kScorchIndex)
             out.push_back({"seasoning_scorches",
                            fmt::format("{} would scorch here; put it on later or take gentler heat "

@@ -26,7 +26,7 @@ struct Timer {
     long* solves;
 
     double at(std::span<const double> deviations, const cook::Effort& effort) const {
-        const Shifted s = shifted(*input->piece, *input->programme, inputs, deviations);
+        const Deviated s = deviated(*input->piece, *input->programme, inputs, deviations);
         cook::Tables tables = input->tables;
         if (s.composition)
             tables.material = std::make_shared<heat::Material>(
@@ -173,7 +173,7 @@ Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token 
     if (!input.bandHighK)
         return window;
     const auto over =
-        cook::cookTo(*input.piece, *input.programme, {*input.bandHighK, food::ReadAt::peak},
+        cook::cookTo(*input.piece, *input.programme, {*input.bandHighK, food::GoalMoment::peak},
                      cook::kQuick, input.tables);
     ++solves;
     if (over) {

@@ -95,7 +95,7 @@ TEST_F(OlderRecipes, BecomeUniformStagesInTheirOrder) {
     EXPECT_EQ(r.piece.bone, heat::Bone::oneSide);
     EXPECT_EQ(r.piece.rounds, 2);
     EXPECT_EQ(r.piece.othersM, (std::vector<double>{0.04}));
-    EXPECT_EQ(r.goal, (recipe::Goal{340, food::ReadAt::pull, 338, 342, "soft"}));
+    EXPECT_EQ(r.goal, (recipe::Goal{340, food::GoalMoment::pull, 338, 342, "soft"}));
     ASSERT_EQ(r.stages.size(), 2u);
     EXPECT_EQ(r.stages[0].place.applianceId, "grill");
     EXPECT_EQ(r.stages[0].place.zone, "direct");

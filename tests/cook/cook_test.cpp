@@ -50,7 +50,7 @@ TEST(CookTo, PullsEarlySoThatThePeakIsWhatWasAskedFor) {
 
 TEST(CookTo, PullTargetIsReachedAtThePull) {
     const Outcome o = cooked(steak(), typical(kitchen::ApplianceKind::stillOven, "oven=150C"),
-                             {C(52), food::ReadAt::pull});
+                             {C(52), food::GoalMoment::pull});
     EXPECT_NEAR(o.pullK, C(52), 0.05);
     EXPECT_GE(o.peakK, o.pullK);
 }

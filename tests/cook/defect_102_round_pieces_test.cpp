@@ -128,7 +128,7 @@ TEST(Defect102, ASausageInAPanIsDoneInItsUsualTime) {
         {{Face::bottom, Term::plateSet}, Temperature::celsius(180).kelvin()});
     programme.last().site = site;
     const Tables tables = tablesFor(piece.food, 101325);
-    const auto done = cookTo(piece, programme, {345.15, food::ReadAt::peak}, kFull, tables);
+    const auto done = cookTo(piece, programme, {345.15, food::GoalMoment::peak}, kFull, tables);
     ASSERT_TRUE(done.has_value()) << done.error().message;
     EXPECT_GT(done->pullS, 8 * 60);
     EXPECT_LT(done->pullS, 22 * 60);

@@ -93,7 +93,7 @@ TEST(CarryOver, GrowsWithTheHeatOfTheOven) {
     for (const auto& [celsius, expected] :
          {std::pair{107.0, 1.6}, {135.0, 3.0}, {177.0, 6.0}, {204.0, 8.0}}) {
         const recipe::FoodPiece piece = beef(45);
-        const auto o = cookTo(piece, oven(celsius, 10), {C(48), food::ReadAt::pull}, kFull,
+        const auto o = cookTo(piece, oven(celsius, 10), {C(48), food::GoalMoment::pull}, kFull,
                               tablesFor(piece.food, 101325));
         ASSERT_TRUE(o.has_value());
         const double rise = o->peakK - o->pullK;

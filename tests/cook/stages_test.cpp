@@ -208,9 +208,9 @@ TEST(Stages, EdgesOnThePlateBrownTheSides) {
 TEST(Turning, OftenCarriesOverMoreThanOnce) {
     Programme programme = straight(pan(230));
     programme.last().turning = Turning::once;
-    const auto once = cooked(piece(35), programme, {C(45), food::ReadAt::pull});
+    const auto once = cooked(piece(35), programme, {C(45), food::GoalMoment::pull});
     programme.last().turning = Turning::often;
-    const auto often = cooked(piece(35), programme, {C(45), food::ReadAt::pull});
+    const auto often = cooked(piece(35), programme, {C(45), food::GoalMoment::pull});
     EXPECT_GT(often.peakK - often.pullK, once.peakK - once.pullK - 0.3);
     EXPECT_GT(once.peakK - once.pullK, 4);
 }
@@ -242,10 +242,10 @@ TEST(Rest, ATentRaisesThePeakAndABoardCoolsThePlate) {
     EXPECT_NE(at(board).plateK, at(open).plateK);
 }
 
-TEST(ReadAt, ThePlateIsReadAtTheEndOfTheShortestRest) {
+TEST(GoalMoment, ThePlateIsReadAtTheEndOfTheShortestRest) {
     Programme programme = straight(oven(170));
     programme.rest.shortestS = 1200;
-    const auto o = cooked(piece(30), programme, {C(54), food::ReadAt::plate});
+    const auto o = cooked(piece(30), programme, {C(54), food::GoalMoment::plate});
     EXPECT_NEAR(o.plateK, C(54), 0.1);
     EXPECT_GT(o.peakK, o.plateK);
 }
@@ -312,9 +312,9 @@ TEST(Safety, KillsAreCountedAtTheColdestPlaceAndDangerFromTheTempering) {
 TEST(Seasoning, WhatRidesProudOfTheFaceTakesThePlatesTemperature) {
     const auto onPlate = cookFor(piece(25), straight(pan(250)), 180, kFull, tables(piece(25)));
     const auto inOven = cookFor(piece(25), straight(oven(180)), 1200, kFull, tables(piece(25)));
-    EXPECT_GT(onPlate->proud[0], 3 * onPlate->browning[0]);
-    EXPECT_GT(onPlate->proud[0] * 1.3, 3);
-    EXPECT_LT(inOven->proud[0] * 1.3, 3);
+    EXPECT_GT(onPlate->raised[0], 3 * onPlate->browning[0]);
+    EXPECT_GT(onPlate->raised[0] * 1.3, 3);
+    EXPECT_LT(inOven->raised[0] * 1.3, 3);
 }
 
 TEST(Fat, SmokesWhereThePlateIsHotterThanItsSmokePoint) {
@@ -360,7 +360,7 @@ TEST(Dough, IsDoneByItsCoreAndItsCrust) {
     loaf.shape = heat::Shape::block;
     loaf.widthM = 0.12;
     loaf.startK = C(25);
-    const auto o = cooked(loaf, straight(oven(220, 14)), {C(96), food::ReadAt::pull});
+    const auto o = cooked(loaf, straight(oven(220, 14)), {C(96), food::GoalMoment::pull});
     // A loaf of this size bakes for 35 to 55 minutes (common practice, no source).
     EXPECT_GT(o.pullS, 25 * 60);
     EXPECT_LT(o.pullS, 75 * 60);

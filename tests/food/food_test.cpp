@@ -150,10 +150,10 @@ TEST(Doneness, ShippedScalesDisagreeAndSayWhenTheyAreRead) {
     ASSERT_TRUE(house && line && table);
     EXPECT_GT(house->lowK, line->highK - 1);
     EXPECT_LT(table->highK, house->highK);
-    EXPECT_EQ(scales[0].readAt, ReadAt::peak);
-    EXPECT_EQ(scales[1].readAt, ReadAt::pull);
-    EXPECT_EQ(scales[2].readAt, ReadAt::bath);
-    EXPECT_EQ(scales[3].readAt, ReadAt::plate);
+    EXPECT_EQ(scales[0].readAt, GoalMoment::peak);
+    EXPECT_EQ(scales[1].readAt, GoalMoment::pull);
+    EXPECT_EQ(scales[2].readAt, GoalMoment::bath);
+    EXPECT_EQ(scales[3].readAt, GoalMoment::plate);
     EXPECT_FALSE(findLevel(scales, "house", "beef", "blue moon").has_value());
 }
 
@@ -174,7 +174,7 @@ TEST(Doneness, TheOfficialScaleHoldsTheOfficialMinimums) {
 
 TEST(Doneness, ABooksOwnScaleReplacesOrFollowsAndSurvivesJson) {
     DonenessScale own{
-        "house", "Ours", ReadAt::plate, "tried", {{"beef", {{"pink", C(52), C(56)}}}}};
+        "house", "Ours", GoalMoment::plate, "tried", {{"beef", {{"pink", C(52), C(56)}}}}};
     DonenessScale more = own;
     more.id = "second";
     const auto back = readScales(scalesJson({own, more}));

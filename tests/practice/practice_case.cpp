@@ -146,7 +146,7 @@ double predicted(const json& fact) {
     if (ask.contains("rim_at_peak_C"))
         o = cook::cookTo(c.piece, c.programme, {kelvin("rim_at_peak_C")}, cook::kFull, tables);
     else if (c.pullAtK > 0)
-        o = cook::cookTo(c.piece, c.programme, {c.pullAtK, food::ReadAt::pull}, cook::kFull,
+        o = cook::cookTo(c.piece, c.programme, {c.pullAtK, food::GoalMoment::pull}, cook::kFull,
                          tables);
     else if (c.fixedS > 0)
         o = cook::cookFor(c.piece, c.programme, c.fixedS, cook::kFull, tables);

@@ -49,7 +49,7 @@ Recipe fullRecipe(const kitchen::Kitchen& kitchen) {
     out.piece.fat = "ghee";
     out.piece.rounds = 3;
     out.piece.othersM = {0.05, 0.04};
-    out.goal = {329.15, food::ReadAt::pull, 327.15, 331.15, "pink"};
+    out.goal = {329.15, food::GoalMoment::pull, 327.15, 331.15, "pink"};
     Stage low;
     low.place = at(kitchen, "oven", "oven=95C");
     low.place.lidOpen = true;

@@ -56,7 +56,7 @@ TEST(Holding, ThinFoodGoesByTimeAndColour) {
     Request r = roastRequest();
     r.recipe.piece.food = *food::findFood("bacon");
     r.recipe.piece.thicknessM = 0.003;
-    r.recipe.goal = {C(71), food::ReadAt::peak, C(69), C(74), "well done"};
+    r.recipe.goal = {C(71), food::GoalMoment::peak, C(69), C(74), "well done"};
     const auto prepared = prepare(r);
     ASSERT_TRUE(prepared.has_value()) << prepared.error().message;
     for (const Target& target : prepared->targets) {

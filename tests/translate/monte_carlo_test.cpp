@@ -66,7 +66,7 @@ std::vector<double> plainDraws(const WindowInput& in) {
         for (std::size_t i = 0; i < n; ++i)
             for (std::size_t j = 0; j <= i; ++j)
                 z[i] += factor[i * n + j] * free[j];
-        const Shifted s = shifted(*in.piece, *in.programme, inputs, z);
+        const Deviated s = deviated(*in.piece, *in.programme, inputs, z);
         cook::Tables tables = in.tables;
         if (s.composition)
             tables.material =

@@ -29,7 +29,7 @@ recipe::Place placeOf(const kitchen::Kitchen& k, const char* id, const char* set
 Request reverseSear() {
     Request r = roastRequest();
     r.recipe.piece.food = *food::findFood("beef-lean");
-    r.recipe.goal = {C(56), food::ReadAt::peak, C(54), C(58), "pink"};
+    r.recipe.goal = {C(56), food::GoalMoment::peak, C(54), C(58), "pink"};
     recipe::Stage low;
     low.place = placeOf(r.kitchen, "still", "oven=120C");
     low.end.coreK = C(48);
@@ -149,7 +149,7 @@ TEST(RecipeStages, TheWindowNamesWhoseHeatIsUncertain) {
     EXPECT_EQ(inputsOf(*programme, r.spread, r.recipe.piece).size(), inputs.size());
     std::vector<double> z(inputs.size(), 0);
     z[0] = 1;
-    const auto s = shifted(r.recipe.piece, *programme, inputs, z);
+    const auto s = deviated(r.recipe.piece, *programme, inputs, z);
     EXPECT_NE(s.programme.stages[0].field, programme->stages[0].field);
     EXPECT_EQ(s.programme.stages[0].field, s.programme.stages[1].field);
     EXPECT_EQ(s.programme.last().field, programme->last().field);
@@ -296,7 +296,7 @@ TEST(RecipeStages, AWindowThroughStagesAgreesWithSampling) {
         for (std::size_t i = 0; i < z.size(); ++i)
             for (std::size_t j = 0; j <= i; ++j)
                 z[i] += factor[i * z.size() + j] * free[j];
-        const Shifted s = shifted(p.request.recipe.piece, fixed, inputs, z);
+        const Deviated s = deviated(p.request.recipe.piece, fixed, inputs, z);
         cook::Tables tables = p.tables;
         if (s.composition)
             tables.material =

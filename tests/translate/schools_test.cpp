@@ -24,7 +24,7 @@ Request panRequest() {
     const auto& hob = *findAppliance(r.kitchen, "hob");
     r.recipe.last().place = {"hob", *kitchen::parseSetting(hob.controls, "level=6;preheat=240C"),
                              "pan", "pan"};
-    r.recipe.goal = {C(56), food::ReadAt::peak, C(54), C(58), "medium rare"};
+    r.recipe.goal = {C(56), food::GoalMoment::peak, C(54), C(58), "medium rare"};
     return r;
 }
 
@@ -135,7 +135,7 @@ TEST(Goal, OfALevelIsTheMiddleOfItsBandReadWhenTheScaleSays) {
     const auto& line = food::shippedScales()[1];
     const auto level = levelsOf(line, "beef")[1];
     const recipe::Goal goal = recipe::goalOf(line, level);
-    EXPECT_EQ(goal.readAt, food::ReadAt::pull);
+    EXPECT_EQ(goal.readAt, food::GoalMoment::pull);
     EXPECT_NEAR(goal.coreK, (level.lowK + level.highK) / 2, 1e-9);
     EXPECT_NE(goal.words.find(line.name), std::string::npos);
 }

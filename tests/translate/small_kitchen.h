@@ -46,7 +46,7 @@ inline Request roastRequest() {
     const auto& still = r.kitchen.appliances.front();
     r.recipe.last().place = {"still", *kitchen::parseSetting(still.controls, "oven=180C"), "middle",
                              ""};
-    r.recipe.goal = {C(64), food::ReadAt::peak, C(62), C(67), "juicy"};
+    r.recipe.goal = {C(64), food::GoalMoment::peak, C(62), C(67), "juicy"};
     return r;
 }
 

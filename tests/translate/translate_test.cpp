@@ -154,7 +154,7 @@ TEST(Translate, SensitivitiesAndSamplingAgree) {
         for (std::size_t i = 0; i < z.size(); ++i)
             for (std::size_t k = 0; k <= i; ++k)
                 z[i] += factor[i * z.size() + k] * raw[k];
-        const Shifted one = shifted(request.recipe.piece, *programme, inputs, z);
+        const Deviated one = deviated(request.recipe.piece, *programme, inputs, z);
         const auto tables = cook::tablesFor(one.piece.food, 101325);
         logs.push_back(
             std::log(*cook::timeToReach(one.piece, one.programme, C(60), cook::kQuick, tables)) +
@@ -191,7 +191,7 @@ TEST(Translate, SwappingTwoFieldsSwapsTheRows) {
 
 TEST(Translate, SaysWhenItIsBelowTheOfficialMinimum) {
     Request request = roastRequest();
-    request.recipe.goal = {C(58), food::ReadAt::peak, C(56), C(60), "too low"};
+    request.recipe.goal = {C(58), food::GoalMoment::peak, C(56), C(60), "too low"};
     const Row row = rowFor(prepared(request), "fan");
     ASSERT_FALSE(row.warnings.empty());
     EXPECT_EQ(row.warnings.front().code, "below_minimum");

@@ -12,7 +12,7 @@ namespace dynamet::app {
 RatePage::RatePage(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), title_(new ElidedLabel), about_(new ElidedLabel),
       draft_(new QPushButton), sheet_(new RateSheetView(document)),
-      beside_(new SheetBeside(document)),
+      beside_(new ComparedSheet(document)),
       setting_(new SettingEdit(tr("Rate at"), SettingEdit::Preheat::left)), where_(new QLabel),
       cellTests_(new QComboBox), with_(new QComboBox), bench_(new TestBench(document)),
       pages_(new QStackedWidget), tabs_(new QButtonGroup(this)), find_(new FindPane(document)),

@@ -3,12 +3,12 @@
 
 #pragma once
 
-#include "app/rate/test_bench.h"
+#include "app/rate/compared_sheet.h"
 #include "app/rate/drift_pane.h"
 #include "app/rate/find_pane.h"
 #include "app/rate/heat_plane_page.h"
 #include "app/rate/rate_sheet_view.h"
-#include "app/rate/sheet_beside.h"
+#include "app/rate/test_bench.h"
 #include "app/rate/thermometers_pane.h"
 #include "app/widgets/elided_label.h"
 #include "app/widgets/setting_edit.h"
@@ -67,7 +67,7 @@ class RatePage : public QWidget {
     ElidedLabel *title_, *about_;
     QPushButton* draft_;
     RateSheetView* sheet_;
-    SheetBeside* beside_;
+    ComparedSheet* beside_;
     SettingEdit* setting_;
     QLabel* where_;        ///< the cell that is rated, in words
     QComboBox* cellTests_; ///< tests of the chosen cell

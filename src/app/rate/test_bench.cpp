@@ -60,7 +60,7 @@ TestBench::TestBench(Document& document, QWidget* parent)
     line_->addWidget(found_);
     box->addLayout(line_, 1);
     connect(tabGroup_, &QButtonGroup::idClicked, this,
-            [this](int pane) { attend(static_cast<Attention>(pane)); });
+            [this](int pane) { giveRoomTo(static_cast<Attention>(pane)); });
     connect(how_, &HowPane::importWanted, this, [this] { importLog(); });
     connect(how_, &HowPane::keyedReady, this, &TestBench::takeTyped);
     connect(&how_->conditions(), &ConditionsForm::instrumentChosen, this, &TestBench::showHow);
@@ -103,7 +103,7 @@ void TestBench::clear() {
                                 ? tr("The readings are drawn here, with the fit.")
                                 : tr("Type the readings on the left; they are drawn here."));
     found_->showNothing();
-    attend(Attention::how);
+    giveRoomTo(Attention::how);
     emit testChanged();
 }
 
@@ -154,7 +154,7 @@ void TestBench::showHow() {
     how_->show(*protocol_, rating::givenValues(protocol_->id, place));
 }
 
-void TestBench::attend(Attention attention) {
+void TestBench::giveRoomTo(Attention attention) {
     attention_ = attention;
     arrange();
 }
@@ -290,7 +290,7 @@ void TestBench::work(const book::TestRecord& test) {
         addHeightSeries();
         showFound();
     }
-    attend(Attention::found);
+    giveRoomTo(Attention::found);
     emit testChanged();
 }
 

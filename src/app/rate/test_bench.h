@@ -51,7 +51,7 @@ class TestBench : public QWidget {
     void listProtocols();
     void chooseProtocol(const std::string& id);
     void showHow();
-    void attend(Attention attention);
+    void giveRoomTo(Attention attention);
     void arrange();
     void takeTyped();
     Result<book::TestRecord> newTest() const;

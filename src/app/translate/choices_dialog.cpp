@@ -75,8 +75,8 @@ QWidget* ChoicesDialog::buildScales() {
     for (const food::DonenessScale& scale : scales_)
         scale_->addItem(text(scale.name));
     class_->addItems(foodClasses());
-    for (const food::ReadAt at :
-         {food::ReadAt::pull, food::ReadAt::peak, food::ReadAt::bath, food::ReadAt::plate})
+    for (const food::GoalMoment at : {food::GoalMoment::pull, food::GoalMoment::peak,
+                                      food::GoalMoment::bath, food::GoalMoment::plate})
         readAt_->addItem(QString::fromUtf8(words(at)));
     scale_->setAccessibleName(tr("Scale"));
     class_->setAccessibleName(tr("Kind of food"));
@@ -123,7 +123,7 @@ bool ChoicesDialog::takeScale() {
     foot_->clearProblem();
     food::DonenessScale& scale = scales_[static_cast<std::size_t>(shownScale_)];
     const food::DonenessScale was = scale;
-    scale.readAt = static_cast<food::ReadAt>(readAt_->currentIndex());
+    scale.readAt = static_cast<food::GoalMoment>(readAt_->currentIndex());
     setLevels(scale, plain(class_->itemText(shownClass_)), *levels);
     if (!(scale == was))
         putOwn(choices_.scales, scale);

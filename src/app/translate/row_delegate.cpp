@@ -112,7 +112,8 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     int room = second.width();
     const QString times = text(timeWords(row));
     int cautionWide = caution.isEmpty() ? 0 : metrics.horizontalAdvance(caution) + gap;
-    const int timesWide = std::min(metrics.horizontalAdvance(times), room - cautionWide);
+    // Its own whole width would elide it where the font's widths are no whole pixels.
+    const int timesWide = std::min(metrics.horizontalAdvance(times) + 2, room - cautionWide);
     p.drawText(QRect(second.left(), second.top(), timesWide, second.height()), Qt::AlignVCenter,
                metrics.elidedText(times, Qt::ElideRight, timesWide));
     room -= timesWide + cautionWide;

@@ -12,10 +12,10 @@ namespace dynamet::app {
 
 /// A second rate sheet beside the first: another appliance, or this one as it was rated up to an
 /// earlier day. Hidden while nothing is chosen.
-class SheetBeside : public QWidget {
+class ComparedSheet : public QWidget {
     Q_OBJECT
   public:
-    explicit SheetBeside(Document& document, QWidget* parent = nullptr);
+    explicit ComparedSheet(Document& document, QWidget* parent = nullptr);
     /// The chooser stands in the page's header.
     QComboBox* choice() { return choice_; }
     void showAppliance(const std::string& id);

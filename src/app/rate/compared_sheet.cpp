@@ -1,7 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "app/rate/sheet_beside.h"
+#include "app/rate/compared_sheet.h"
 
 #include <QDateTime>
 #include <QLabel>
@@ -9,7 +9,7 @@
 #include <QVBoxLayout>
 
 namespace dynamet::app {
-SheetBeside::SheetBeside(Document& document, QWidget* parent)
+ComparedSheet::ComparedSheet(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), choice_(new QComboBox), title_(new QLabel),
       sheet_(new RateSheetView(document)) {
     auto* box = new QVBoxLayout(this);
@@ -21,11 +21,11 @@ SheetBeside::SheetBeside(Document& document, QWidget* parent)
     sheet_->setAccessibleName(tr("Rate sheet beside"));
     sheet_->verticalHeader()->setFixedWidth(130);
     choice_->setAccessibleName(tr("Rate sheet to compare with"));
-    connect(choice_, &QComboBox::currentIndexChanged, this, &SheetBeside::showChosen);
+    connect(choice_, &QComboBox::currentIndexChanged, this, &ComparedSheet::showChosen);
     hide();
 }
 
-void SheetBeside::showAppliance(const std::string& id) {
+void ComparedSheet::showAppliance(const std::string& id) {
     const QString kept = id == applianceId_ ? choice_->currentText() : QString();
     applianceId_ = id;
     const QSignalBlocker quiet(choice_);
@@ -46,7 +46,7 @@ void SheetBeside::showAppliance(const std::string& id) {
     showChosen();
 }
 
-void SheetBeside::showChosen() {
+void ComparedSheet::showChosen() {
     const QVariant chosen = choice_->currentData();
     setVisible(choice_->currentIndex() > 0);
     if (choice_->currentIndex() <= 0)

@@ -13,19 +13,19 @@ std::vector<double> turnTimes(Turning turning, std::optional<double> turnAtS, do
                               double takesS, double untilS);
 
 /// How far the core came and when it passed what was asked for.
-struct Passage {
+struct CoreReach {
     double reachedS = std::numeric_limits<double>::infinity();
     double highestK = 0;
 };
-struct PassageGoal {
+struct CoreGoal {
     double coreK = 1e9;
     double untilS = 0;
     double keepAboveK = 1e9; ///< moments with a hotter core are kept to come back to
 };
 /// Forward in the surroundings that are set, turning at `turns`, until the core passes the goal.
-Result<Passage> forward(Simulation& simulation, const PassageGoal& goal,
-                        const std::vector<double>& turns, std::vector<Simulation::Moment>* kept,
-                        Recorder* recorder);
+Result<CoreReach> forward(Simulation& simulation, const CoreGoal& goal,
+                          const std::vector<double>& turns, std::vector<Simulation::Moment>* kept,
+                          Recorder* recorder);
 
 /// How the food is turned in a stage that begins now.
 struct TurnPlan {
@@ -34,14 +34,14 @@ struct TurnPlan {
     double guessS = 0;             ///< how long it may take
     double nearShare = 0.02;       ///< "once" is settled when the time repeats this closely
 };
-struct Settled {
-    Passage passage;
+struct TurnedStage {
+    CoreReach passage;
     std::vector<double> turns;
     std::vector<Simulation::Moment> kept; ///< to come back to; the first is the stage's start
 };
 /// `forward`, with the turn of "once" put at half of the time the stage takes, by repetition.
-Result<Settled> forwardSettled(Simulation& simulation, const PassageGoal& goal,
-                               const TurnPlan& plan, Recorder* recorder);
+Result<TurnedStage> forwardTurned(Simulation& simulation, const CoreGoal& goal,
+                                  const TurnPlan& plan, Recorder* recorder);
 
 /// A first idea of how long a stage takes, s, and how near a turn is settled.
 double firstGuessS(const recipe::FoodPiece& piece);
@@ -49,9 +49,10 @@ double nearShareOf(const Effort& effort);
 
 /// Cooks the stages before the last one, with their waits, and sets the last one's surroundings.
 /// refused, naming the stage, when its core never comes to where it is left.
-Result<std::vector<StagePassed>> passStages(Simulation& simulation, const recipe::FoodPiece& piece,
-                                            const Programme& programme, const Effort& effort,
-                                            Recorder* recorder);
+Result<std::vector<StageOutcome>> cookEarlierStages(Simulation& simulation,
+                                                    const recipe::FoodPiece& piece,
+                                                    const Programme& programme,
+                                                    const Effort& effort, Recorder* recorder);
 
 /// Rests until the core has turned round (and the shortest rest is over); fills pull, peak and
 /// plate; the sums are read by `Simulation::fill`.

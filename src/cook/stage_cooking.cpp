@@ -1,7 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "cook/passage.h"
+#include "cook/stage_cooking.h"
 
 #include <algorithm>
 #include <cmath>
@@ -27,10 +27,10 @@ std::vector<double> turnTimes(Turning turning, std::optional<double> turnAtS, do
     return out;
 }
 
-Result<Passage> forward(Simulation& simulation, const PassageGoal& goal,
-                        const std::vector<double>& turns, std::vector<Simulation::Moment>* kept,
-                        Recorder* recorder) {
-    Passage out;
+Result<CoreReach> forward(Simulation& simulation, const CoreGoal& goal,
+                          const std::vector<double>& turns, std::vector<Simulation::Moment>* kept,
+                          Recorder* recorder) {
+    CoreReach out;
     const auto watch = [&](const heat::StepReport& step) {
         out.highestK = std::max(out.highestK, step.coreEndK);
         if (recorder)
@@ -73,14 +73,14 @@ double nearShareOf(const Effort& effort) {
     return effort.cells < kFull.cells ? 3 * kNear : kNear;
 }
 
-Result<Settled> forwardSettled(Simulation& simulation, const PassageGoal& goal,
-                               const TurnPlan& plan, Recorder* recorder) {
+Result<TurnedStage> forwardTurned(Simulation& simulation, const CoreGoal& goal,
+                                  const TurnPlan& plan, Recorder* recorder) {
     constexpr int kMostRounds = 6;
     const double start = simulation.timeS();
     const Simulation::Moment first = simulation.moment();
     const bool seek = plan.turning == Turning::once && !plan.turnAtS;
     double guess = plan.guessS;
-    Settled out;
+    TurnedStage out;
     const auto once = [&](Recorder* noting) -> Result<void> {
         simulation.restore(first);
         out.kept.assign(1, first);
@@ -108,23 +108,23 @@ Result<Settled> forwardSettled(Simulation& simulation, const PassageGoal& goal,
 namespace {
 
 /// One stage to where it ends; the simulation stands there.
-Result<StagePassed> passStage(Simulation& simulation, const recipe::FoodPiece& piece,
-                              const Stage& stage, const Effort& effort, Recorder* recorder) {
-    StagePassed out;
+Result<StageOutcome> cookStage(Simulation& simulation, const recipe::FoodPiece& piece,
+                               const Stage& stage, const Effort& effort, Recorder* recorder) {
+    StageOutcome out;
     out.startS = simulation.timeS();
     const recipe::StageEnd& end = stage.written.end;
     const bool timed = end.afterS > 0;
     const double leaveK = end.coreK.value_or(1e9);
-    const PassageGoal goal{leaveK, out.startS + (timed ? end.afterS : kLongestStageS),
-                           leaveK - kNearLeavingK};
+    const CoreGoal goal{leaveK, out.startS + (timed ? end.afterS : kLongestStageS),
+                        leaveK - kNearLeavingK};
     const auto settled =
-        forwardSettled(simulation, goal,
-                       {stage.turning, stage.turnAtS, timed ? end.afterS : firstGuessS(piece),
-                        nearShareOf(effort)},
-                       recorder);
+        forwardTurned(simulation, goal,
+                      {stage.turning, stage.turnAtS, timed ? end.afterS : firstGuessS(piece),
+                       nearShareOf(effort)},
+                      recorder);
     if (!settled)
         return tl::unexpected(settled.error());
-    const Passage& passage = settled->passage;
+    const CoreReach& passage = settled->passage;
     if (!timed && !std::isfinite(passage.reachedS))
         return fail(Errc::refused, "the core stops at {} and should leave at {}",
                     {Temperature::kelvin(passage.highestK), Temperature::kelvin(leaveK)});
@@ -142,13 +142,14 @@ Result<StagePassed> passStage(Simulation& simulation, const recipe::FoodPiece& p
 
 } // namespace
 
-Result<std::vector<StagePassed>> passStages(Simulation& simulation, const recipe::FoodPiece& piece,
-                                            const Programme& programme, const Effort& effort,
-                                            Recorder* recorder) {
-    std::vector<StagePassed> out;
+Result<std::vector<StageOutcome>> cookEarlierStages(Simulation& simulation,
+                                                    const recipe::FoodPiece& piece,
+                                                    const Programme& programme,
+                                                    const Effort& effort, Recorder* recorder) {
+    std::vector<StageOutcome> out;
     for (const Stage& stage : programme.beforeLast()) {
         simulation.beginStage(stage);
-        const auto passed = passStage(simulation, piece, stage, effort, recorder);
+        const auto passed = cookStage(simulation, piece, stage, effort, recorder);
         if (!passed)
             return tl::unexpected(passed.error().in(fmt::format("stage {}", out.size() + 1)));
         out.push_back(*passed);
