@@ -9,7 +9,7 @@
 #include "formats/csv_rows.h"
 #include "formats/csv_sniff.h"
 #include "formats/text_file.h"
-#include "rating/needed_values.h"
+#include "rating/inputs/needed_values.h"
 
 #include <cctype>
 #include <chrono>

@@ -8,7 +8,7 @@
 #include "formats/text_file.h"
 #include "quantity/number_text.h"
 #include "quantity/print.h"
-#include "rating/needed_values.h"
+#include "rating/inputs/needed_values.h"
 #include "rating/reduce.h"
 
 #include <algorithm>

@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "rating/reduction.h"
+#include "rating/uncertainty/reduction.h"
 #include "translate/row.h"
 
 #include <nlohmann/json_fwd.hpp>

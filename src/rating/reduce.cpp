@@ -3,7 +3,7 @@
 
 #include "rating/reduce.h"
 
-#include "rating/inputs.h"
+#include "rating/inputs/inputs.h"
 
 #include <array>
 #include <fmt/format.h>

@@ -3,8 +3,8 @@
 
 #pragma once
 
-#include "rating/protocols.h"
-#include "rating/reduction.h"
+#include "rating/inputs/protocols.h"
+#include "rating/uncertainty/reduction.h"
 
 #include <map>
 

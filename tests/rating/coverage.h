@@ -7,8 +7,8 @@
 // the noise; z = (estimate − truth)/u must be centred, of sd near 1, and the 95 % interval must
 // hold 461–489 of 500. The readings come from demo-kitchen/generator, which knows nothing of
 // src/rating.
-#include "rating/reduction.h"
 #include "rating/series_of.h"
+#include "rating/uncertainty/reduction.h"
 
 #include <cmath>
 #include <gtest/gtest.h>

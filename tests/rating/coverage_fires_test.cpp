@@ -3,13 +3,13 @@
 
 // Coverage of what is measured at fires and in hot air: see coverage.h.
 #include "generator/fires.h"
-#include "rating/block_pair.h"
-#include "rating/burn_down.h"
-#include "rating/cavity_map.h"
-#include "rating/coal_count.h"
 #include "rating/coverage.h"
-#include "rating/one_face_block.h"
-#include "rating/probe_split.h"
+#include "rating/protocols/block_pair.h"
+#include "rating/protocols/burn_down.h"
+#include "rating/protocols/cavity_map.h"
+#include "rating/protocols/coal_count.h"
+#include "rating/protocols/one_face_block.h"
+#include "rating/protocols/probe_split.h"
 
 #include <algorithm>
 

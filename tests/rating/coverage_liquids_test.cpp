@@ -4,11 +4,11 @@
 // Coverage of what is measured in liquids, and of the instruments' own check: see coverage.h.
 #include "generator/liquids.h"
 #include "quantity/water.h"
-#include "rating/bath_loss.h"
-#include "rating/block.h"
 #include "rating/coverage.h"
-#include "rating/instrument_check.h"
-#include "rating/oil_heat_up.h"
+#include "rating/protocols/bath_loss.h"
+#include "rating/protocols/block.h"
+#include "rating/protocols/instrument_check.h"
+#include "rating/protocols/oil_heat_up.h"
 
 namespace {
 

@@ -5,11 +5,11 @@
 #include "generator/liquids.h"
 #include "generator/plates.h"
 #include "quantity/water.h"
-#include "rating/boil_off.h"
 #include "rating/coverage.h"
-#include "rating/dry_preheat.h"
-#include "rating/load_dip.h"
-#include "rating/surface_map.h"
+#include "rating/protocols/boil_off.h"
+#include "rating/protocols/dry_preheat.h"
+#include "rating/protocols/load_dip.h"
+#include "rating/protocols/surface_map.h"
 
 namespace {
 

@@ -2,11 +2,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // Coverage of the logs of air, water and blocks: see coverage.h.
-#include "rating/block.h"
 #include "rating/coverage.h"
-#include "rating/preheat.h"
-#include "rating/water_heat_up.h"
-#include "rating/zone_sweep.h"
+#include "rating/protocols/block.h"
+#include "rating/protocols/preheat.h"
+#include "rating/protocols/water_heat_up.h"
+#include "rating/protocols/zone_sweep.h"
 
 namespace {
 

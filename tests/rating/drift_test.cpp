@@ -1,7 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "rating/drift.h"
+#include "rating/uncertainty/drift.h"
 
 #include <gtest/gtest.h>
 

@@ -5,13 +5,13 @@
 #include "kitchen/infrared.h"
 #include "kitchen/typical.h"
 #include "quantity/temperature.h"
-#include "rating/boil_off.h"
-#include "rating/coal_count.h"
-#include "rating/height_series.h"
-#include "rating/probe_split.h"
+#include "rating/protocols/boil_off.h"
+#include "rating/protocols/coal_count.h"
+#include "rating/protocols/height_series.h"
+#include "rating/protocols/probe_split.h"
+#include "rating/protocols/surface_map.h"
+#include "rating/protocols/wet_bulb.h"
 #include "rating/reduce.h"
-#include "rating/surface_map.h"
-#include "rating/wet_bulb.h"
 
 #include <cmath>
 #include <gtest/gtest.h>

@@ -3,13 +3,13 @@
 
 // Rating with what a home has: readings by hand, no set point, and questions before nonsense is
 // saved.
-#include "rating/doubts.h"
-#include "rating/given_values.h"
-#include "rating/needed_values.h"
-#include "rating/preheat.h"
+#include "rating/inputs/given_values.h"
+#include "rating/inputs/needed_values.h"
+#include "rating/inputs/timed_readings.h"
+#include "rating/protocols/preheat.h"
+#include "rating/protocols/water_heat_up.h"
+#include "rating/report/doubts.h"
 #include "rating/series_of.h"
-#include "rating/timed_readings.h"
-#include "rating/water_heat_up.h"
 
 #include <gtest/gtest.h>
 

@@ -5,7 +5,7 @@
 #include "generator/fires.h"
 #include "generator/liquids.h"
 #include "generator/plates.h"
-#include "rating/needed_values.h"
+#include "rating/inputs/needed_values.h"
 #include "rating/reduce.h"
 #include "rating/series_of.h"
 

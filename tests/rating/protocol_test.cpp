@@ -1,7 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "rating/protocols.h"
+#include "rating/inputs/protocols.h"
 #include "rating/reduce.h"
 #include "rating/series_of.h"
 

@@ -2,11 +2,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // What each protocol must not swallow (definitions §2): each refusal says what to do.
-#include "rating/block.h"
-#include "rating/preheat.h"
+#include "rating/protocols/block.h"
+#include "rating/protocols/preheat.h"
+#include "rating/protocols/water_heat_up.h"
+#include "rating/protocols/zone_sweep.h"
 #include "rating/series_of.h"
-#include "rating/water_heat_up.h"
-#include "rating/zone_sweep.h"
 
 #include <gtest/gtest.h>
 

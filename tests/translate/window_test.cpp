@@ -5,7 +5,7 @@
 // tested with the generator of demo-kitchen, rated, translated, and the piece then cooked in the
 // true heat.
 #include "generator/bodies.h"
-#include "rating/block.h"
+#include "rating/protocols/block.h"
 #include "rating/series_of.h"
 #include "translate/small_kitchen.h"
 #include "translate/window.h"

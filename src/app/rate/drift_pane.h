@@ -6,7 +6,7 @@
 #include "app/shell/document.h"
 #include "app/widgets/plot.h"
 #include "app/widgets/text_table.h"
-#include "rating/drift.h"
+#include "rating/uncertainty/drift.h"
 
 #include <QComboBox>
 #include <QLabel>

@@ -4,7 +4,7 @@
 #include "app/rate/found_pane.h"
 
 #include "app/look/palette.h"
-#include "rating/found_words.h"
+#include "rating/report/found_words.h"
 
 #include <QGridLayout>
 #include <QPainter>

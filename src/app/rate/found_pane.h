@@ -4,7 +4,7 @@
 #pragma once
 
 #include "app/shell/document.h"
-#include "rating/reduction.h"
+#include "rating/uncertainty/reduction.h"
 
 #include <QLabel>
 #include <QPushButton>

@@ -3,8 +3,8 @@
 
 #include "app/rate/how_pane.h"
 
-#include "rating/given_values.h"
-#include "rating/timed_readings.h"
+#include "rating/inputs/given_values.h"
+#include "rating/inputs/timed_readings.h"
 
 #include <QFormLayout>
 #include <QScrollArea>

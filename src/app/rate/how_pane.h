@@ -5,7 +5,7 @@
 
 #include "app/rate/conditions_form.h"
 #include "app/shell/document.h"
-#include "rating/needed_values.h"
+#include "rating/inputs/needed_values.h"
 
 #include <QFormLayout>
 #include <QLabel>

@@ -4,11 +4,11 @@
 #include "app/rate/test_bench.h"
 
 #include "app/rate/import_dialog.h"
-#include "rating/doubts.h"
-#include "rating/found_words.h"
-#include "rating/given_values.h"
-#include "rating/height_series.h"
+#include "rating/inputs/given_values.h"
+#include "rating/protocols/height_series.h"
 #include "rating/reduce.h"
+#include "rating/report/doubts.h"
+#include "rating/report/found_words.h"
 
 #include <QFrame>
 #include <QVBoxLayout>

@@ -3,7 +3,7 @@
 
 #include "app/rate/thermometers_pane.h"
 
-#include "rating/needed_values.h"
+#include "rating/inputs/needed_values.h"
 
 #include <QDateTime>
 #include <QFormLayout>

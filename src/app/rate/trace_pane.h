@@ -6,7 +6,7 @@
 #include "app/rate/spot_map.h"
 #include "app/shell/document.h"
 #include "app/widgets/plot.h"
-#include "rating/reduction.h"
+#include "rating/uncertainty/reduction.h"
 
 #include <QLabel>
 #include <QWidget>

@@ -5,7 +5,7 @@
 
 #include "book/site_rework.h"
 #include "formats/text_file.h"
-#include "rating/instrument_check.h"
+#include "rating/protocols/instrument_check.h"
 
 #include <QFileInfo>
 

@@ -4,8 +4,8 @@
 #include "app/shell/guide_window.h"
 
 #include "app/shell/units.h"
-#include "rating/guide_text.h"
-#include "rating/protocols.h"
+#include "rating/inputs/guide_text.h"
+#include "rating/inputs/protocols.h"
 
 #include <QHBoxLayout>
 #include <QPushButton>

@@ -1,0 +1,108 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "rating/protocols/bath_loss.h"
+
+#include "numeric/statistics.h"
+#include "quantity/print.h"
+#include "quantity/water.h"
+#include "rating/protocols/heating_power.h"
+#include "rating/uncertainty/propagate.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::rating {
+namespace {
+
+constexpr std::size_t kBatches = 8;
+constexpr double kSwitchS = 90; ///< left out after each switch: the element's own heat
+constexpr double kMaxRiseK = 40, kMaxTimeS = 3600;
+
+double capacity(const BathLoss& t, double kelvin) {
+    return t.waterKg * waterSpecificHeat(Temperature::kelvin(kelvin)) + t.bodyJ_K;
+}
+
+Result<Derived> evaluate(const BathLoss& t, std::size_t without) {
+    const Series all = between(t.water, -1e300, 1e300);
+    const double off = all.timeS.front() + t.heaterOffS;
+    const Series heating = between(all, all.timeS.front() + kSwitchS, off);
+    const Series cooling = leaveOut(between(all, off + kSwitchS, 1e300), kBatches, without);
+    if (heating.size() < 24 || cooling.size() < 24)
+        return fail(Errc::refused, "the log needs some minutes of heating and of cooling");
+    Series logs = cooling;
+    for (double& v : logs.value) {
+        if (v <= t.ambientK + 1)
+            return fail(Errc::refused,
+                        "the water is no warmer than the room: there is no loss to see");
+        v = std::log(v - t.ambientK);
+    }
+    const double loss = -fitLine(logs.timeS, logs.value).slope * capacity(t, mean(cooling.value));
+    const double power = heatingPower(
+        heating, {[&](double kelvin) { return capacity(t, kelvin); }, loss, t.ambientK}, kBatches,
+        without);
+    const double hours = (all.timeS.back() - all.timeS.front()) / 3600;
+    const double most = (power - loss * (313.15 - t.ambientK)) * kMaxTimeS / (4180 * kMaxRiseK);
+    Derived out{power, loss, t.evaporatedKg / hours, most};
+    if (t.energyJ)
+        out.push_back(power * t.heaterOffS / *t.energyJ);
+    return out;
+}
+
+std::vector<Influence<BathLoss>> inputs(const BathLoss& test) {
+    std::vector<Influence<BathLoss>> out{
+        scaled("mass of water", &BathLoss::waterKg, &BathLoss::uWaterKg),
+        influenceOf("heat of the container", &BathLoss::bodyJ_K, &BathLoss::uBodyJ_K),
+        influenceOf("room", &BathLoss::ambientK, &BathLoss::uAmbientK),
+        biased("thermometer's bias", &BathLoss::water, &BathLoss::uBiasK),
+        gained("thermometer's gain", &BathLoss::water, &BathLoss::uGain),
+        influenceOf("evaporation", &BathLoss::evaporatedKg, &BathLoss::uEvaporatedKg)};
+    if (test.energyJ)
+        out.push_back(scaled("meter", &BathLoss::energyJ, &BathLoss::uEnergy));
+    return out;
+}
+
+} // namespace
+
+Result<Reduction> reduceBathLoss(const BathLoss& test) {
+    if (!(test.waterKg > 0))
+        return fail(Errc::invalidArgument, "the mass of the water is missing");
+    if (const auto ok = checkReadings(test.water, "the water", 60, 268, 375); !ok)
+        return tl::unexpected(ok.error());
+    const Series all = between(test.water, -1e300, 1e300);
+    const double off = all.timeS.front() + test.heaterOffS;
+    if (test.heaterOffS <= 0 || off >= all.timeS.back())
+        return fail(Errc::invalidArgument,
+                    "say when the heater was switched off; it must be inside the log");
+    const double top = valueAt(all, off), rise = top - all.value.front(),
+                 fell = top - all.value.back();
+    if (rise < 10 || fell < 2)
+        return fail(Errc::refused, "it rose by {} and cooled by {}: at least {} and {} are needed",
+                    {KelvinDelta(rise), KelvinDelta(fell), KelvinDelta(10), KelvinDelta(2)});
+    const auto spread = spreadOf(test, inputs(test), kBatches, 2, evaluate);
+    if (!spread)
+        return tl::unexpected(spread.error());
+    Reduction out;
+    out.protocol = "bath-loss";
+    std::vector<QuantityName> names{{"net_power_W", "W"},
+                                    {"loss_W_K", "W/K"},
+                                    {"evaporation_kg_h", "kg/h"},
+                                    {"largest_kg", "kg"}};
+    if (test.energyJ)
+        names.push_back({"efficiency", "1"});
+    addQuantities(out, *spread, names);
+    std::vector<std::pair<std::size_t, kitchen::FieldKey>> placed;
+    addFieldNumber(out, *spread, 0, {kitchen::Face::all, kitchen::Term::power}, placed);
+    addFieldNumber(out, *spread, 1, {kitchen::Face::all, kitchen::Term::loss}, placed);
+    const Quantity &p = out.quantities[0], &l = out.quantities[1];
+    out.sentence = fmt::format("The heater gives {}; {} the lid the bath loses {}.",
+                               printPlusMinus(p.value / 1000, halfWidth95(p) / 1000, "kW"),
+                               test.lid ? "under" : "without",
+                               printPlusMinus(l.value, halfWidth95(l), "W/K", 1));
+    out.warnings.push_back(
+        {"largest", "the most water is what goes from 20 to 60 °C within an hour"});
+    return out;
+}
+
+} // namespace dynamet::rating

@@ -1,0 +1,374 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "rating/protocols/block.h"
+
+#include "numeric/least_squares.h"
+#include "numeric/statistics.h"
+#include "quantity/print.h"
+#include "quantity/water.h"
+#include "rating/protocols/block_model.h"
+#include "trace/settled.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::rating {
+namespace {
+
+constexpr std::size_t kMostPoints = 200;
+constexpr double kReadingSdK =
+    0.1; // scales the residuals; the batches say how much they really scatter
+constexpr double kLeastSdK = 0.05;
+constexpr std::size_t kBatches = 10;
+constexpr double kWarnConstants = 1.2, kRefuseConstants = 0.6, kCyclingConstants = 2;
+constexpr double kScalingU = 0.10; // of h from block to food, beyond the power of the length
+
+/// What a fit gives, in the order of the covariance: the quantities, then what the field needs.
+enum Derived : std::size_t { effective, total, convective, air, radiant, count };
+using DerivedValues = std::array<double, count>;
+
+struct Prepared {
+    BlockModel model;
+    std::vector<double> readings;
+    std::optional<double> airMeanK;
+};
+
+double radiative(double emissivityOf, double kelvin) {
+    return 4 * emissivityOf * kStefanBoltzmann * kelvin * kelvin * kelvin;
+}
+
+Prepared prepare(const BlockTest& test) {
+    const Series clean = between(test.block, -1e300, 1e300);
+    const double span = clean.timeS.back() - clean.timeS.front();
+    // The start is a parameter of its own, so that the minute of the door's dip can be left out.
+    const double skip = std::min(test.skipS, span / 10);
+    const Series points =
+        blockMeans(between(clean, clean.timeS.front() + skip, 1e300), kMostPoints).means;
+    Prepared out{{&test, points.timeS, {}, {}}, points.value, std::nullopt};
+    if (test.air && test.air->size() > 8)
+        out.airMeanK =
+            setDrive(out.model, between(*test.air, -1e300, 1e300), test.airProbeLagS / 8);
+    return out;
+}
+
+/// The Type B inputs of one fit.
+struct Inputs {
+    double radiantApartK = 0, emissivity = 0.9, heatFactor = 1, biasK = 0;
+};
+
+BlockModel::Parameters modelParameters(std::span<const double> p, const Inputs& in, double lagS) {
+    return {p[0],          p[1],          p[2],    p.size() > 3 ? p[3] : lagS, in.radiantApartK,
+            in.emissivity, in.heatFactor, in.biasK};
+}
+
+/// Air temperature, coefficient, start and, with an air log, its probe's lag (which the block's own
+/// ripple tells); the Type B inputs held.
+Result<Fit> fitHeld(const Prepared& data, const Inputs& in, std::span<const double> from) {
+    const BlockTest& test = *data.model.test;
+    std::vector<FitParameter> parameters{{"the air temperature", from[0], 260, 1300},
+                                         {"the coefficient", from[1], 0.5, 400},
+                                         {"the start", from[2], 250, 1300}};
+    if (data.airMeanK)
+        parameters.push_back({"the air probe's lag", from.size() > 3 ? from[3] : test.airProbeLagS,
+                              0.0, 4 * test.airProbeLagS + 10,
+                              Prior{test.airProbeLagS, test.uAirLag * test.airProbeLagS + 0.1}});
+    return fitLeastSquares(
+        parameters, data.readings.size(), [&](std::span<const double> p, std::span<double> r) {
+            data.model.predict(modelParameters(p, in, test.airProbeLagS), r);
+            for (std::size_t i = 0; i < data.readings.size(); ++i)
+                r[i] = (data.readings[i] - r[i]) / kReadingSdK;
+            return std::all_of(r.begin(), r.end(), [](double v) { return std::isfinite(v); });
+        });
+}
+
+/// The best of several starts: temperature and coefficient trade off on a short log.
+Result<Fit> fitFromScratch(const Prepared& data, const Inputs& in) {
+    const double guess = data.airMeanK.value_or(data.readings.back() + 20);
+    Result<Fit> best = fail(Errc::notConverged, "no fit");
+    for (double h : {8.0, 40.0}) {
+        const std::array<double, 3> from{guess, h, data.readings.front()};
+        auto next = fitHeld(data, in, from);
+        if (next && (!best || next->sumOfSquares < best->sumOfSquares))
+            best = std::move(next);
+    }
+    return best;
+}
+
+/// The effective temperature is where the block would stay: air and walls weighted by their
+/// coefficients, which is known far better than either.
+DerivedValues derive(const Fit& f, const Inputs& in) {
+    const double t = f.parameters[0], h = f.parameters[1];
+    const double walls = t + in.radiantApartK;
+    double stays = t;
+    for (int i = 0; i < 20; ++i) { // Newton on its heat balance; a few rounds do
+        const double net = h * (t - stays) + in.emissivity * kStefanBoltzmann *
+                                                 (std::pow(walls, 4) - std::pow(stays, 4));
+        stays += net / (h + radiative(in.emissivity, stays));
+    }
+    return {stays, h + radiative(in.emissivity, stays), h, t, t + in.radiantApartK};
+}
+
+Result<void> checkBefore(const BlockTest& test) {
+    if (!(test.massKg > 0 && test.areaM2 > 0))
+        return fail(Errc::invalidArgument, "the block's mass or area is missing");
+    if (const auto ok = checkReadings(test.block, "the block", 20, 250, 1300); !ok)
+        return ok;
+    if (test.limitK)
+        for (double v : test.block.value)
+            if (v >= *test.limitK)
+                return fail(Errc::refused, "the block's probe is at its limit of {}",
+                            {Temperature::kelvin(*test.limitK)});
+    return {};
+}
+
+struct Checked {
+    double timeConstantS = 0;
+    double constants = 0;
+    double biot = 0;
+};
+
+Result<Checked> checkAfter(const BlockTest& test, const Prepared& data, const Fit& f) {
+    const double teff = f.parameters[0];
+    const double coefficient = f.parameters[1] + radiative(test.emissivity, teff);
+    Checked out;
+    const double c = test.specificHeat20 + test.specificHeatSlope * (teff - 293.15);
+    out.timeConstantS = test.massKg * c / (test.areaM2 * coefficient);
+    out.constants = (data.model.timeS.back() - data.model.timeS.front()) / out.timeConstantS;
+    out.biot = coefficient * test.massKg / (test.density * test.areaM2) / test.conductivity;
+    if (out.biot >= 0.1)
+        return fail(
+            Errc::refused,
+            fmt::format("the Biot number is {:.2f}: the block is not at one temperature; use a "
+                        "thinner block or a better conductor",
+                        out.biot));
+    if (out.constants < kRefuseConstants)
+        return fail(
+            Errc::refused,
+            fmt::format("too short: {:.1f} time constants of {:.0f} min; leave the block in for at "
+                        "least {:.0f} min",
+                        out.constants, out.timeConstantS / 60,
+                        kWarnConstants * out.timeConstantS / 60));
+    return out;
+}
+
+void addFieldNumbers(Reduction& out, const BlockTest& test, const DerivedValues& d,
+                     const std::vector<double>& cov) {
+    using kitchen::Face, kitchen::Term, kitchen::FieldKey;
+    if (test.inLiquid) {
+        const FieldKey liquid{Face::all, Term::liquid}, h{Face::all, Term::hLiquid};
+        const auto measuredHere = kitchen::Provenance::measured;
+        out.fieldNumbers = {
+            {liquid, d[air], std::sqrt(cov[air * count + air]), measuredHere, "", "measured"},
+            {h, d[convective], std::sqrt(cov[convective * count + convective]), measuredHere, "",
+             "measured"}};
+        out.fieldCovariances = {{liquid, h, cov[air * count + convective]}};
+        return;
+    }
+    const double exponent = test.forcedFlow ? -0.5 : -0.25;
+    const double scale = std::pow(test.foodLengthM / test.blockLengthM, exponent);
+    const auto c = [&cov](std::size_t i, std::size_t j) { return cov[i * count + j]; };
+    const FieldKey airKey{Face::all, Term::air}, radiantKey{Face::all, Term::radiant},
+        coefficientKey{Face::all, Term::hAir};
+    const auto measured = kitchen::Provenance::measured;
+    const double h = d[convective] * scale;
+    out.fieldNumbers = {
+        {airKey, d[air], std::sqrt(c(air, air)), measured, "", "measured"},
+        {radiantKey, d[radiant], std::sqrt(c(radiant, radiant)), measured, "", "measured"},
+        {coefficientKey, h, std::hypot(std::sqrt(c(convective, convective)) * scale, kScalingU * h),
+         measured, "", "measured"}};
+    out.fieldCovariances = {{airKey, radiantKey, c(air, radiant)},
+                            {airKey, coefficientKey, scale * c(air, convective)},
+                            {radiantKey, coefficientKey, scale * c(radiant, convective)}};
+}
+
+void addWarnings(Reduction& out, const BlockTest& test, const Checked& checked, bool cycling) {
+    if (checked.constants < kWarnConstants)
+        out.warnings.push_back(
+            {"short", fmt::format("only {:.1f} time constants: the ± is wide; {:.0f} min "
+                                  "would do",
+                                  checked.constants, kWarnConstants * checked.timeConstantS / 60)});
+    if (cycling && !test.air && checked.constants < kCyclingConstants)
+        out.warnings.push_back({"cycling",
+                                "the thermostat cycles: put an air probe beside the block, or "
+                                "leave it in for two time constants"});
+    if (checked.biot > 0.05)
+        out.warnings.push_back({"biot", fmt::format("Biot number {:.2f}", checked.biot)});
+}
+
+struct Uncertainty {
+    std::vector<double> typeA = std::vector<double>(count * count, 0); ///< covariance
+    std::vector<double> all = std::vector<double>(count * count, 0);
+    std::vector<Contribution> contributions; ///< of the effective temperature
+};
+
+void addOuter(std::vector<double>& covariance, const DerivedValues& shift) {
+    for (std::size_t i = 0; i < count; ++i)
+        for (std::size_t j = 0; j < count; ++j)
+            covariance[i * count + j] += shift[i] * shift[j];
+}
+
+/// What each batch of readings pulls the fit by: (JᵀJ)⁻¹ J_bᵀ r_b. Residuals of a log hang
+/// together, so that batches, not single readings, tell the scatter (cluster-robust covariance).
+std::vector<std::array<double, 2>> batchPulls(const Prepared& data, const Inputs& in,
+                                              const Fit& f) {
+    const std::size_t n = data.readings.size(), parameters = f.parameters.size();
+    std::vector<std::vector<double>> jacobian(parameters);
+    for (std::size_t p = 0; p < parameters; ++p) {
+        const double step = 1e-4 * std::max(1.0, std::abs(f.parameters[p]));
+        std::array<std::vector<double>, 2> sides;
+        for (std::size_t side = 0; side < 2; ++side) {
+            std::vector<double> at = f.parameters;
+            at[p] += side == 0 ? step : -step;
+            sides[side].resize(n);
+            data.model.predict(modelParameters(at, in, 0), sides[side]);
+        }
+        for (std::size_t i = 0; i < n; ++i)
+            jacobian[p].push_back((sides[0][i] - sides[1][i]) / (2 * step * kReadingSdK));
+    }
+    std::vector<std::array<double, 2>> out;
+    for (std::size_t b = 0; b < kBatches; ++b) {
+        std::array<double, 2> pull{};
+        for (std::size_t q = 0; q < parameters; ++q) {
+            double sum = 0;
+            for (std::size_t i = b * n / kBatches; i < (b + 1) * n / kBatches; ++i)
+                sum += jacobian[q][i] * f.residuals[i];
+            for (std::size_t p = 0; p < 2; ++p)
+                pull[p] += f.cov(p, q) * sum;
+        }
+        out.push_back(pull);
+    }
+    return out;
+}
+
+/// Type A from the batches of the held fit, never less than white noise of kLeastSdK would give.
+void addTypeA(Uncertainty& u, const Prepared& data, const Fit& f, const Inputs& in) {
+    DerivedValues byT{}, byH{};
+    byT[effective] = byT[air] = byT[radiant] = 1;
+    byT[total] = 3 * radiative(in.emissivity, f.parameters[0]) / f.parameters[0];
+    byH[total] = byH[convective] = 1;
+    const double scale = static_cast<double>(kBatches) / static_cast<double>(kBatches - 3);
+    const auto add = [&](double tt, double hh, double th) {
+        for (std::size_t i = 0; i < count; ++i)
+            for (std::size_t j = 0; j < count; ++j)
+                u.typeA[i * count + j] += byT[i] * byT[j] * tt + byH[i] * byH[j] * hh +
+                                          (byT[i] * byH[j] + byH[i] * byT[j]) * th;
+    };
+    for (const auto& pull : batchPulls(data, in, f))
+        add(scale * pull[0] * pull[0], scale * pull[1] * pull[1], scale * pull[0] * pull[1]);
+    const double least = std::pow(kLeastSdK / kReadingSdK, 2);
+    add(least * f.cov(0, 0), least * f.cov(1, 1), least * f.cov(0, 1));
+    u.all = u.typeA;
+    u.contributions.push_back({"scatter of the readings", std::sqrt(u.typeA[0])});
+}
+
+/// Type B inputs one after the other: each is shifted by its standard uncertainty both ways and
+/// fitted anew. Half the difference is its part; what the mean of both is off `derived` corrects
+/// it.
+Result<void> addTypeB(Uncertainty& u, const BlockTest& test, const Prepared& data, const Fit& f,
+                      const Inputs& held, DerivedValues& derived) {
+    struct Shift {
+        const char* name;
+        double Inputs::*input;
+        double by;
+    };
+    const std::array<Shift, 4> shifts{
+        {{"walls hotter or cooler than the air", &Inputs::radiantApartK, test.uRadiantK},
+         {"emissivity", &Inputs::emissivity, test.uEmissivity},
+         {"heat capacity and area", &Inputs::heatFactor, test.uHeat},
+         {"probe's bias", &Inputs::biasK, test.uBiasK}}};
+    const DerivedValues base = derive(f, held);
+    for (const Shift& shift : shifts) {
+        std::array<DerivedValues, 2> side{};
+        for (std::size_t s = 0; s < 2; ++s) {
+            Inputs in = held;
+            in.*shift.input += s == 0 ? shift.by : -shift.by;
+            const auto other = fitHeld(data, in, f.parameters);
+            if (!other)
+                return tl::unexpected(other.error());
+            side[s] = derive(*other, in);
+        }
+        DerivedValues change{};
+        for (std::size_t i = 0; i < count; ++i) {
+            change[i] = (side[0][i] - side[1][i]) / 2;
+            derived[i] += (side[0][i] + side[1][i]) / 2 - base[i];
+        }
+        addOuter(u.all, change);
+        u.contributions.push_back({shift.name, std::abs(change[effective])});
+    }
+    return {};
+}
+
+void addQuantities(Reduction& out, const DerivedValues& d, const Uncertainty& u, double dof) {
+    constexpr std::array<const char*, 3> kNames{"effective_K", "h_total_W_m2K",
+                                                "h_convective_W_m2K"};
+    for (std::size_t q = 0; q < 3; ++q) {
+        const double a = u.typeA[q * count + q], all = u.all[q * count + q];
+        out.quantities.push_back(makeQuantity(kNames[q], d[q], q == 0 ? "K" : "W/m²K", std::sqrt(a),
+                                              dof, std::sqrt(std::max(0.0, all - a))));
+    }
+    for (std::size_t i = 0; i < 3; ++i)
+        for (std::size_t j = 0; j < 3; ++j)
+            out.covariance.push_back(u.all[i * count + j]);
+    out.contributions = u.contributions;
+}
+
+} // namespace
+
+Result<void> checkBlock(const BlockTest& test) {
+    if (const auto ok = checkBefore(test); !ok)
+        return ok;
+    const Prepared data = prepare(test);
+    const auto fitted = fitFromScratch(data, {0, test.emissivity, 1, 0});
+    if (!fitted)
+        return tl::unexpected(fitted.error());
+    const auto checked = checkAfter(test, data, *fitted);
+    return checked ? Result<void>() : tl::unexpected(checked.error());
+}
+
+Result<Reduction> reduceBlock(const BlockTest& given) {
+    BlockTest test = given;
+    if (test.inLiquid)
+        test.emissivity = test.uEmissivity = test.uRadiantK = 0;
+    if (const auto ok = checkBefore(test); !ok)
+        return tl::unexpected(ok.error());
+    const Prepared data = prepare(test);
+    const Inputs held{0, test.emissivity, 1, 0};
+    const auto fitted = fitFromScratch(data, held);
+    if (!fitted)
+        return tl::unexpected(fitted.error().in("the block's log cannot be fitted"));
+    const Fit& f = *fitted;
+    const auto checked = checkAfter(test, data, f);
+    if (!checked)
+        return tl::unexpected(checked.error());
+    Uncertainty uncertainty;
+    addTypeA(uncertainty, data, f, held);
+    DerivedValues derived = derive(f, held);
+    if (const auto ok = addTypeB(uncertainty, test, data, f, held, derived); !ok)
+        return tl::unexpected(ok.error().in("the block's log cannot be fitted"));
+    Reduction out;
+    out.protocol = "block";
+    addQuantities(out, derived, uncertainty, kBatches - 3.0);
+    std::vector<double> predicted(data.readings.size());
+    data.model.predict(modelParameters(f.parameters, held, test.airProbeLagS), predicted);
+    out.fit = {data.model.timeS, predicted};
+    for (std::size_t i = 0; i < predicted.size(); ++i) {
+        out.residuals.timeS.push_back(data.model.timeS[i]);
+        out.residuals.value.push_back(data.readings[i] - predicted[i]);
+    }
+    bool cycling = false;
+    if (test.air)
+        cycling = findCycling(*test.air, 1).cycles > 0;
+    addWarnings(out, test, *checked, cycling);
+    addFieldNumbers(out, test, derived, uncertainty.all);
+    out.sentence = fmt::format(
+        "It heats a block like an oven at {} with {} (dry; food gets less).",
+        printTemperature(Temperature::kelvin(out.quantities[0].value), TemperatureUnit::celsius,
+                         halfWidth95(out.quantities[0])),
+        printPlusMinus(out.quantities[1].value, halfWidth95(out.quantities[1]), "W/m²K", 1));
+    return out;
+}
+
+} // namespace dynamet::rating

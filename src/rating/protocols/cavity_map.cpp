@@ -1,0 +1,116 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "rating/protocols/cavity_map.h"
+
+#include "numeric/statistics.h"
+#include "quantity/print.h"
+#include "rating/uncertainty/propagate.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::rating {
+namespace {
+
+/// Mean over the probes at the first one's times.
+Series meanOfSpots(const CavityMap& t) {
+    Series out;
+    out.timeS = t.spots.begin()->second.timeS;
+    for (double at : out.timeS) {
+        double sum = 0;
+        for (const auto& [place, series] : t.spots)
+            sum += valueAt(series, at);
+        out.value.push_back(sum / static_cast<double>(t.spots.size()));
+    }
+    return out;
+}
+
+Result<void> checkSpots(const CavityMap& t) {
+    if (t.spots.size() < 2)
+        return fail(Errc::refused, "a map needs at least two probes: give more columns a place");
+    for (const auto& [place, series] : t.spots) {
+        if (const auto ok = checkReadings(series, place, 30, 250, 1100); !ok)
+            return ok;
+        for (double v : series.value)
+            if (t.limitK && v >= *t.limitK)
+                return fail(Errc::refused, fmt::format("the probe at {} is at its limit", place));
+    }
+    return {};
+}
+
+std::string sentenceOf(const Reduction& out, const std::vector<double>& level,
+                       const std::vector<std::string>& places) {
+    const auto [low, high] = std::minmax_element(level.begin(), level.end());
+    return fmt::format("{} places are at {} on average; {} is hottest, {} coldest, {} apart.",
+                       level.size(),
+                       printTemperature(Temperature::kelvin(out.quantities[0].value),
+                                        TemperatureUnit::celsius, halfWidth95(out.quantities[0])),
+                       places[static_cast<std::size_t>(high - level.begin())],
+                       places[static_cast<std::size_t>(low - level.begin())],
+                       printPlusMinus(*high - *low, halfWidth95(out.quantities[1]), "K"));
+}
+
+} // namespace
+
+Result<Reduction> reduceCavityMap(const CavityMap& test) {
+    if (const auto ok = checkSpots(test); !ok)
+        return tl::unexpected(ok.error());
+    std::map<std::string, Series> clean;
+    for (const auto& [place, series] : test.spots)
+        clean[place] = between(series, -1e300, 1e300);
+    const CavityMap t{clean,         test.rule,   test.setK,  test.liquid,
+                      test.uCommonK, test.uEachK, test.limitK};
+    const Series all = meanOfSpots(t);
+    const auto settled = findSettled(all, t.rule);
+    if (!settled)
+        return fail(Errc::refused, "the space never settled: log on for two whole cycles after it "
+                                   "has stopped climbing");
+    const double span = all.timeS.back() - settled->fromS;
+    const double from = steadyFrom(all, *settled, t.rule);
+    const double batch = settled->cycling.periodS > 0 ? settled->cycling.periodS : span / 6;
+    std::vector<double> level;
+    std::vector<std::string> places;
+    for (const auto& [place, series] : t.spots) {
+        const auto means = stretchMeans(series, from, batch);
+        level.push_back(means.empty() ? mean(between(series, from, 1e300).value) : mean(means));
+        places.push_back(place);
+    }
+    const auto batches = stretchMeans(all, from, batch);
+    const double typeA =
+        batches.size() > 1 ? standardDeviation(batches) / std::sqrt(double(batches.size())) : 1.0;
+    const double centre = mean(level), n = static_cast<double>(level.size());
+    const double uMean = std::hypot(t.uCommonK, t.uEachK / std::sqrt(n));
+    Reduction out;
+    out.protocol = "cavity-map";
+    const double dof = std::max(1.0, double(batches.size()) - 1);
+    out.quantities.push_back(
+        makeQuantity(t.liquid ? "liquid_K" : "air_K", centre, "K", typeA, dof, uMean));
+    const auto [low, high] = std::minmax_element(level.begin(), level.end());
+    out.quantities.push_back(
+        makeQuantity("spread_K", *high - *low, "K", 0.2, 1e9, t.uEachK * std::sqrt(2.0)));
+    out.quantities.push_back(
+        makeQuantity("settled_s", settled->atS - all.timeS.front(), "s", 30, 1e9, 0));
+    for (std::size_t i = 0; i < level.size(); ++i)
+        out.quantities.push_back(makeQuantity("place_K:" + places[i], level[i] - centre, "K", 0.2,
+                                              1e9, t.uEachK * std::sqrt(1 - 1 / n)));
+    fillDiagonalCovariance(out);
+    // Food sits in one place of these: the field is known no better than the places agree.
+    const double uField = std::hypot(out.quantities[0].u, standardDeviation(level));
+    out.fieldNumbers.push_back(
+        {{kitchen::Face::all, t.liquid ? kitchen::Term::liquid : kitchen::Term::air},
+         centre,
+         uField,
+         kitchen::Provenance::measured,
+         "",
+         "measured"});
+    out.contributions = {{"cycles", typeA},
+                         {"logger, all probes alike", t.uCommonK},
+                         {"probe against probe", t.uEachK / std::sqrt(n)}};
+    out.fit = all;
+    out.sentence = sentenceOf(out, level, places);
+    return out;
+}
+
+} // namespace dynamet::rating

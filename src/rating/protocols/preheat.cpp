@@ -1,0 +1,166 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "rating/protocols/preheat.h"
+
+#include "numeric/statistics.h"
+#include "quantity/parse_duration.h"
+#include "quantity/print.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::rating {
+namespace {
+
+/// Means over whole cycles (or over even stretches without cycling): the batches of the mean.
+std::vector<double> batchMeans(const Series& settled, const Cycling& cycling) {
+    const double span = settled.timeS.back() - settled.timeS.front();
+    const double batch = cycling.periodS > 0 ? cycling.periodS : span / 6;
+    return stretchMeans(settled, settled.timeS.front(), batch);
+}
+
+/// What a slow mean would still gain over as long again as was watched, as 1 σ (even distribution).
+double stillCreeping(const std::vector<double>& batches) {
+    if (batches.size() < 3)
+        return 0;
+    std::vector<double> at;
+    for (std::size_t i = 0; i < batches.size(); ++i)
+        at.push_back(static_cast<double>(i));
+    return std::abs(fitLine(at, batches).slope) * static_cast<double>(batches.size()) /
+           std::sqrt(12.0);
+}
+
+tl::unexpected<Error> neverSettled(const Series& air, const SettledRule& rule) {
+    constexpr double kHourS = 3600;
+    const double minutes = (air.timeS.back() - air.timeS.front()) / 60;
+    return fail(Errc::refused,
+                fmt::format("it never settled in {:.0f} min of readings (the mean still moves more "
+                            "than {{}} an hour): log on for at least two whole cycles after it has "
+                            "stopped climbing",
+                            minutes),
+                {KelvinDelta(rule.slopeLimitPerS * kHourS)});
+}
+
+Result<void> checkLimit(const Preheat& test, const Series& air) {
+    if (test.limitK) {
+        const auto over = std::count_if(air.value.begin(), air.value.end(),
+                                        [&](double v) { return v >= *test.limitK; });
+        if (over > 0)
+            return fail(Errc::refused,
+                        fmt::format("{} readings are at the probe's limit of {{}}: they only say "
+                                    "\"at least\"; use another instrument or a lower setting",
+                                    over),
+                        {Temperature::kelvin(*test.limitK)});
+    }
+    return {};
+}
+
+/// When it first reached what the dial says, and by how much it overshot.
+void addAgainstDial(Reduction& out, double setK, double uBiasK, const Series& air, double step) {
+    const auto reached =
+        std::find_if(air.value.begin(), air.value.end(), [&](double v) { return v >= setK; });
+    if (reached != air.value.end())
+        out.quantities.push_back(makeQuantity(
+            "first_reach_s",
+            air.timeS[static_cast<std::size_t>(reached - air.value.begin())] - air.timeS.front(),
+            "s", step / 2, 1e9, 0));
+    else
+        out.warnings.push_back({"never_reached", "it never reached what the dial says"});
+    const double highest = *std::max_element(air.value.begin(), air.value.end());
+    out.quantities.push_back(
+        makeQuantity("overshoot_K", std::max(0.0, highest - setK), "K", 0.3, 1e9, uBiasK));
+}
+
+/// Times, overshoot and cycling, beside the mean.
+void addCourse(Reduction& out, const Preheat& test, const Series& air, const Settled& settled) {
+    const double start = air.timeS.front();
+    const double step = air.size() > 1 ? air.timeS[1] - air.timeS[0] : 1;
+    out.quantities.push_back(makeQuantity("settled_s", settled.atS - start, "s", 30, 1e9, 0));
+    if (test.setK)
+        addAgainstDial(out, *test.setK, test.uBiasK, air, step);
+    out.quantities.push_back(makeQuantity("half_swing_K", settled.cycling.halfSwing, "K",
+                                          0.1 * settled.cycling.halfSwing, 1e9, 0));
+    if (settled.cycling.periodS > 0)
+        out.quantities.push_back(makeQuantity("period_s", settled.cycling.periodS, "s",
+                                              0.1 * settled.cycling.periodS, 1e9, 0));
+}
+
+void addFieldNumbers(Reduction& out, const Preheat& test, const Quantity& q) {
+    const auto term = test.plate    ? kitchen::Term::plate
+                      : test.liquid ? kitchen::Term::liquid
+                                    : kitchen::Term::air;
+    const auto face = test.plate ? kitchen::Face::bottom : kitchen::Face::all;
+    out.fieldNumbers.push_back(
+        {{face, term}, q.value, q.u, kitchen::Provenance::measured, "", "measured"});
+    if (test.plate)
+        out.fieldNumbers.push_back({{face, kitchen::Term::plateSet},
+                                    q.value,
+                                    q.u,
+                                    kitchen::Provenance::measured,
+                                    "",
+                                    "measured"});
+}
+
+std::string sentenceOf(const Preheat& test, const Quantity& q, double settledAfterS) {
+    const std::string at = printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius,
+                                            halfWidth95(q)),
+                      after = printDuration(settledAfterS);
+    if (!test.setK)
+        return fmt::format("It settles at {}, after {}.", at, after);
+    const double offset = q.value - *test.setK;
+    return fmt::format("Set to {}, it settles at {}: {} K {} the dial, after {}.",
+                       printTemperature(Temperature::kelvin(*test.setK), TemperatureUnit::celsius),
+                       at, printFixed(std::abs(offset), 0), offset < 0 ? "below" : "above", after);
+}
+
+} // namespace
+
+Result<Reduction> reducePreheat(const Preheat& test) {
+    const Series air = between(test.air, -1e300, 1e300);
+    if (const auto ok =
+            checkReadings(test.air, test.plate ? "the plate" : "the air", 30, 250, 1300);
+        !ok)
+        return tl::unexpected(ok.error());
+    if (const auto ok = checkLimit(test, air); !ok)
+        return tl::unexpected(ok.error());
+    const auto settled = findSettled(air, test.rule);
+    if (!settled)
+        return neverSettled(air, test.rule);
+    // The stretch that shows that it has settled may still creep a little: leave it out where the
+    // log goes on for long enough after it.
+    const Series part = between(air, steadyFrom(air, *settled, test.rule), 1e300);
+    const std::vector<double> batches = batchMeans(part, settled->cycling);
+    const double centre = batches.empty() ? mean(part.value) : mean(batches);
+    const double typeA = batches.size() > 1
+                             ? standardDeviation(batches) / std::sqrt(double(batches.size()))
+                             : standardDeviation(part.value);
+    const double dof = std::max(1.0, double(batches.size()) - 1);
+    const double creep = stillCreeping(batches);
+    const double typeB = std::hypot(test.uBiasK, creep);
+    const double start = air.timeS.front();
+    Reduction out;
+    out.protocol = "preheat";
+    const char* meanName = test.plate ? "plate_K" : test.liquid ? "liquid_K" : "air_K";
+    out.quantities.push_back(makeQuantity(meanName, centre, "K", typeA, dof, typeB));
+    if (test.setK)
+        out.quantities.push_back(
+            makeQuantity("offset_K", centre - *test.setK, "K", typeA, dof, typeB));
+    addCourse(out, test, air, *settled);
+    out.contributions = {
+        {"batches of cycles", typeA}, {"probe's bias", test.uBiasK}, {"still creeping", creep}};
+    for (std::size_t i = 0; i < part.size(); ++i) {
+        out.fit.timeS.push_back(part.timeS[i]);
+        out.fit.value.push_back(centre);
+        out.residuals.timeS.push_back(part.timeS[i]);
+        out.residuals.value.push_back(part.value[i] - centre);
+    }
+    fillDiagonalCovariance(out);
+    const Quantity& q = out.quantities.front();
+    out.sentence = sentenceOf(test, q, settled->atS - start);
+    addFieldNumbers(out, test, q);
+    return out;
+}
+
+} // namespace dynamet::rating

@@ -1,0 +1,80 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "rating/uncertainty/reduction.h"
+
+#include "numeric/statistics.h"
+#include "quantity/temperature.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::rating {
+
+const char* word(Bound bound) {
+    switch (bound) {
+    case Bound::none:
+        return "none";
+    case Bound::lower:
+        return "lower";
+    case Bound::upper:
+        return "upper";
+    }
+    return "none";
+}
+
+double halfWidth95(const Quantity& quantity) {
+    return coverageFactor95(quantity.dof) * quantity.u;
+}
+
+const Quantity* find(const Reduction& reduction, const std::string& name) {
+    for (const Quantity& q : reduction.quantities)
+        if (q.name == name)
+            return &q;
+    return nullptr;
+}
+
+Quantity makeQuantity(std::string name, double value, std::string unit, double uTypeA, double dofA,
+                      double uTypeB) {
+    const std::array<UncertaintyPart, 2> parts{{{uTypeA, dofA}, {uTypeB, 1e9}}};
+    const UncertaintyPart all = combine(parts);
+    return {std::move(name), value, std::move(unit), all.u, uTypeA, uTypeB, all.dof, Bound::none};
+}
+
+void fillDiagonalCovariance(Reduction& reduction) {
+    const std::size_t n = reduction.quantities.size();
+    reduction.covariance.assign(n * n, 0);
+    for (std::size_t i = 0; i < n; ++i)
+        reduction.covariance[i * n + i] = reduction.quantities[i].u * reduction.quantities[i].u;
+}
+
+Result<void> checkReadings(const Series& readings, const std::string& what, std::size_t leastCount,
+                           double coldestK, double hottestK) {
+    for (std::size_t i = 1; i < readings.size(); ++i)
+        if (readings.timeS[i] < readings.timeS[i - 1])
+            return fail(
+                Errc::refused,
+                fmt::format("time runs backwards in {} at reading {} ({:.0f} s after {:.0f} s): "
+                            "put the log in order and import it again",
+                            what, i + 1, readings.timeS[i], readings.timeS[i - 1]));
+    std::size_t good = 0, outside = 0;
+    for (double v : readings.value)
+        if (std::isfinite(v)) {
+            ++good;
+            outside += v > hottestK || v < coldestK;
+        }
+    if (good < leastCount)
+        return fail(Errc::refused, fmt::format("{} has {} readings; this test needs at least {}",
+                                               what, good, leastCount));
+    if (outside * 2 > good)
+        return fail(Errc::refused,
+                    fmt::format("most readings of {} are outside {{}} to {{}}: is the unit right "
+                                "(°F taken for °C)?",
+                                what),
+                    {Temperature::kelvin(coldestK), Temperature::kelvin(hottestK)});
+    return {};
+}
+
+} // namespace dynamet::rating
