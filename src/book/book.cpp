@@ -5,12 +5,13 @@
 
 #include <SQLiteCpp/Backup.h>
 #include <array>
+#include <boost/uuid/uuid_generators.hpp>
+#include <boost/uuid/uuid_io.hpp>
 #include <cerrno>
 #include <cstring>
 #include <fcntl.h>
 #include <fmt/format.h>
 #include <fstream>
-#include <random>
 #include <sqlite3.h>
 #include <string_view>
 #include <sys/file.h>
@@ -222,14 +223,7 @@ Result<Book> Book::create(const std::string& path, const When& when) {
 }
 
 std::string newId() {
-    std::random_device device;
-    std::array<unsigned, 4> words{};
-    for (unsigned& word : words)
-        word = device();
-    words[1] = (words[1] & 0xffff0fffU) | 0x4000U;
-    words[2] = (words[2] & 0x3fffffffU) | 0x80000000U;
-    return fmt::format("{:08x}-{:04x}-{:04x}-{:04x}-{:04x}{:08x}", words[0], words[1] >> 16,
-                       words[1] & 0xffff, words[2] >> 16, words[2] & 0xffff, words[3]);
+    return boost::uuids::to_string(boost::uuids::random_generator()());
 }
 
 Result<void> together(Book& book, const std::function<Result<void>()>& actions) {

@@ -14,13 +14,16 @@ namespace {
 
 Result<Simulation> simulationOf(const recipe::FoodPiece& piece, const Programme& programme,
                                 const Effort& effort, const Tables& tables) {
-    return Simulation::create(piece, programme, effort, tables.material, tables.vapour);
+    auto out = Simulation::create(piece, programme, effort, tables.material, tables.vapour);
+    if (out)
+        out->stopOn(tables.stop);
+    return out;
 }
 
 } // namespace
 
 Tables tablesFor(const food::Food& food, double pressurePa) {
-    return {std::make_shared<heat::Material>(food), std::make_shared<heat::Vapour>(pressurePa)};
+    return {std::make_shared<heat::Material>(food), std::make_shared<heat::Vapour>(pressurePa), {}};
 }
 
 Result<Outcome> cookTo(const recipe::FoodPiece& piece, const Programme& programme,

@@ -6,6 +6,8 @@
 #include "cook/simulation.h"
 #include "food/doneness.h"
 
+#include <stop_token>
+
 namespace dynamet::cook {
 
 /// invalidArgument with the reason when a piece cannot be cooked to a core: measures, a fat cap
@@ -24,10 +26,11 @@ struct CookTarget {
     food::GoalMoment readAt = food::GoalMoment::peak;
 };
 
-/// Tables that many cooks of one food at one pressure share.
+/// What many cooks of one food at one pressure share.
 struct Tables {
     std::shared_ptr<const heat::Material> material;
     std::shared_ptr<const heat::Vapour> vapour;
+    std::stop_token stop = {}; ///< asked after every step; a cook that is stopped is refused
 };
 Tables tablesFor(const food::Food& food, double pressurePa);
 

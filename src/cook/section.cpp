@@ -7,6 +7,7 @@
 #include "food/juices.h"
 
 #include <algorithm>
+#include <cmath>
 #include <numeric>
 
 namespace dynamet::cook {
@@ -28,7 +29,7 @@ double depthOf(const std::vector<double>& at, const std::vector<double>& peak, d
         if (i == 0)
             return 0;
         const double share = (peak[i - 1] - grey) / std::max(peak[i - 1] - peak[i], 1e-9);
-        return at[i - 1] + share * (at[i] - at[i - 1]);
+        return std::lerp(at[i - 1], at[i], share);
     }
     return at.back();
 }

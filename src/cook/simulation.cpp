@@ -247,10 +247,13 @@ void Simulation::addUp(double seconds) {
 }
 
 Result<bool> Simulation::cookUntil(double untilS, const heat::StepObserver& stop) {
-    return solver_.advance(untilS, [&](const heat::StepReport& step) {
+    auto done = solver_.advance(untilS, [&](const heat::StepReport& step) {
         addUp(step.endS - step.startS);
-        return !stop || stop(step);
+        return !stop_.stop_requested() && (!stop || stop(step));
     });
+    if (stop_.stop_requested())
+        return fail(Errc::refused, "stopped");
+    return done;
 }
 
 void Simulation::turn() {

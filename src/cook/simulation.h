@@ -6,6 +6,8 @@
 #include "cook/outcome.h"
 #include "cook/round_boundary.h"
 
+#include <stop_token>
+
 namespace dynamet::cook {
 
 /// A piece on a programme, second by second: the solver plus what the outcome adds up. Copies of
@@ -39,6 +41,8 @@ class Simulation {
     void beginRest(const recipe::Rest& rest, const kitchen::Site& site);
     /// Cooks up to a time; `stop` (may be empty) ends it early and is asked after every step.
     Result<bool> cookUntil(double untilS, const heat::StepObserver& stop = {});
+    /// `cookUntil` is refused once a stop is asked for.
+    void stopOn(std::stop_token stop) { stop_ = std::move(stop); }
     void turn();
 
     const heat::PieceSolver& solver() const { return solver_; }
@@ -89,6 +93,7 @@ class Simulation {
     CrustRates before_;
     std::vector<double> killBefore_;
     Moment moment_;
+    std::stop_token stop_;
 };
 
 } // namespace dynamet::cook

@@ -38,7 +38,7 @@ double interpolate(std::span<const double> x, std::span<const double> y, double 
     const auto high =
         static_cast<std::size_t>(std::upper_bound(x.begin(), x.end(), at) - x.begin());
     const double part = (at - x[high - 1]) / (x[high] - x[high - 1]);
-    return y[high - 1] + part * (y[high] - y[high - 1]);
+    return std::lerp(y[high - 1], y[high], part);
 }
 
 } // namespace dynamet

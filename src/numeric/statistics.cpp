@@ -38,7 +38,7 @@ double quantile(std::vector<double> values, double share) {
     const double part = at - static_cast<double>(low);
     if (part == 0 || values[low] == values[high])
         return values[low];
-    return values[low] + part * (values[high] - values[low]);
+    return std::lerp(values[low], values[high], part);
 }
 
 double normalCdf(double z) {

@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <array>
 #include <cctype>
+#include <cmath>
 #include <fmt/format.h>
 #include <string>
 
@@ -106,7 +107,7 @@ Result<Temperature> gasMark(double mark) {
                                    [mark](const Mark& m) { return m.mark >= mark; });
     const auto low = high - 1;
     const double share = (mark - low->mark) / (high->mark - low->mark);
-    return Temperature::celsius(low->celsius + share * (high->celsius - low->celsius));
+    return Temperature::celsius(std::lerp(low->celsius, high->celsius, share));
 }
 
 double toGasMark(Temperature temperature) {

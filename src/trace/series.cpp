@@ -33,7 +33,7 @@ double valueAt(const Series& series, double timeS) {
     const auto high = static_cast<std::size_t>(above - series.timeS.begin());
     const double share =
         (timeS - series.timeS[high - 1]) / (series.timeS[high] - series.timeS[high - 1]);
-    return series.value[high - 1] + share * (series.value[high] - series.value[high - 1]);
+    return std::lerp(series.value[high - 1], series.value[high], share);
 }
 
 BlockMeans blockMeans(const Series& series, std::size_t most) {

@@ -45,14 +45,15 @@ recipe::Goal goalGiven(const recipe::Goal& asked, double peakK) {
 }
 
 /// The tables of a programme's own air.
-cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme) {
+cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme,
+                      const std::stop_token& stop) {
     return {prepared.tables.material,
-            std::make_shared<heat::Vapour>(pressurePa(programme.last().site))};
+            std::make_shared<heat::Vapour>(pressurePa(programme.last().site)), stop};
 }
 
 } // namespace
 
-Result<Prepared> prepare(const Request& asked) {
+Result<Prepared> prepare(const Request& asked, std::stop_token stop) {
     const Request request = withSchools(asked);
     if (request.moved && *request.moved >= request.recipe.stages.size())
         return fail(Errc::invalidArgument,
@@ -63,6 +64,7 @@ Result<Prepared> prepare(const Request& asked) {
         return tl::unexpected(programme.error().in("the recipe's own appliance"));
     Prepared out{request, *programme, {}, {}, {}, allTargets(request), {}};
     out.tables = cook::tablesFor(request.recipe.piece.food, pressurePa(programme->last().site));
+    out.tables.stop = stop;
     auto outcome = cook::cookProgramme(request.recipe.piece, *programme, targetOf(request),
                                        cook::kFull, out.tables, true);
     if (!outcome)
@@ -71,6 +73,9 @@ Result<Prepared> prepare(const Request& asked) {
     out.quick = cook::cookProgramme(request.recipe.piece, *programme, targetOf(request),
                                     cook::kQuick, out.tables)
                     .value_or(out.outcome);
+    if (stop.stop_requested())
+        return fail(Errc::refused, "stopped");
+    out.tables.stop = {};
     if (request.recipe.endsByClock())
         out.request.recipe.goal = goalGiven(request.recipe.goal, out.outcome.peakK);
     out.notKnown =
@@ -81,8 +86,9 @@ Result<Prepared> prepare(const Request& asked) {
 namespace {
 
 /// The same kitchen with the cook's own air: its boiling point and its vapour tables.
-Prepared atSiteOf(const Prepared& prepared, const Target& target) {
+Prepared atSiteOf(const Prepared& prepared, const Target& target, const std::stop_token& stop) {
     Prepared local = prepared;
+    local.tables.stop = stop;
     if (const auto* site = lastSite(prepared.request, target))
         local.tables.vapour = std::make_shared<heat::Vapour>(pressurePa(*site));
     return local;
@@ -158,20 +164,20 @@ std::optional<Row> impossible(const Prepared& prepared, const Target& target) {
 Row solveRow(const Prepared& prepared, const Target& target, std::stop_token stop) {
     if (const auto none = impossible(prepared, target))
         return *none;
-    const Prepared local = atSiteOf(prepared, target);
+    const Prepared local = atSiteOf(prepared, target, stop);
     Row row = findBestSetting(local, target, stop);
     return row.reached ? cooked(prepared, local, std::move(row)) : row;
 }
 
 Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Setting& setting,
-               double stageS) {
+               double stageS, std::stop_token stop) {
     if (const auto none = impossible(prepared, target))
         return *none;
     Row row;
     row.target = target;
     row.instruction.setting = setting;
     row.instruction.stageS = stageS;
-    return cooked(prepared, atSiteOf(prepared, target), std::move(row));
+    return cooked(prepared, atSiteOf(prepared, target, stop), std::move(row));
 }
 
 void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
@@ -181,7 +187,7 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
     const cook::Programme fixed = upTo(cook::withFixedTurn(*programme, row.outcome), *row.watched);
     WindowInput input{&prepared.request.recipe.piece, &fixed,
                       row.instruction.pullK,          prepared.request.recipe.goal.bandHighK,
-                      prepared.request.spread,        tablesAt(prepared, *programme),
+                      prepared.request.spread,        tablesAt(prepared, *programme, stop),
                       prepared.request.seed};
     if (programme->endsByClock()) // what comes after the watched stage decides the peak
         input.bandHighK.reset();
@@ -216,16 +222,17 @@ std::string pullAndTime(const cook::Outcome& outcome, bool fahrenheit) {
 
 } // namespace
 
-Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row) {
+Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row, std::stop_token stop) {
     const auto programme = programmeOf(prepared.request, row);
     if (!programme)
         return tl::unexpected(programme.error());
     return cook::cookFor(prepared.request.recipe.piece,
                          cook::withFixedTurn(*programme, row.outcome), row.outcome.pullS,
-                         cook::kFull, tablesAt(prepared, *programme), true);
+                         cook::kFull, tablesAt(prepared, *programme, stop), true);
 }
 
-std::vector<std::string> roundLines(const Prepared& prepared, const Row& row) {
+std::vector<std::string> roundLines(const Prepared& prepared, const Row& row,
+                                    std::stop_token stop) {
     constexpr double kGapS = 60; // to take one batch off and lay the next on
     const Request& request = prepared.request;
     std::vector<std::string> out;
@@ -236,9 +243,9 @@ std::vector<std::string> roundLines(const Prepared& prepared, const Row& row) {
         return out;
     const auto rounds = cook::cookRounds(request.recipe.piece, *programme, targetOf(request),
                                          request.recipe.piece.rounds, kGapS, cook::kFull,
-                                         tablesAt(prepared, *programme));
+                                         tablesAt(prepared, *programme, stop));
     if (!rounds)
-        return {"Rounds: " + rounds.error().message + "."};
+        return {"Rounds: " + rounds.error().words(request.units) + "."};
     for (std::size_t i = 1; i < rounds->size(); ++i) {
         const cook::Round& round = (*rounds)[i];
         std::string line = "Round " + std::to_string(i + 1) + ": ";
@@ -250,7 +257,8 @@ std::vector<std::string> roundLines(const Prepared& prepared, const Row& row) {
     return out;
 }
 
-std::vector<std::string> companionLines(const Prepared& prepared, const Row& row, bool inches) {
+std::vector<std::string> companionLines(const Prepared& prepared, const Row& row, bool inches,
+                                        std::stop_token stop) {
     const Request& request = prepared.request;
     std::vector<std::string> out;
     if (!row.reached || request.recipe.piece.othersM.empty())
@@ -258,7 +266,7 @@ std::vector<std::string> companionLines(const Prepared& prepared, const Row& row
     const auto programme = programmeOf(request, row);
     if (!programme)
         return out;
-    const cook::Tables tables = tablesAt(prepared, *programme);
+    const cook::Tables tables = tablesAt(prepared, *programme, stop);
     auto thicknesses = request.recipe.piece.othersM;
     std::sort(thicknesses.begin(), thicknesses.end());
     for (double thickness : thicknesses) {
@@ -273,14 +281,14 @@ std::vector<std::string> companionLines(const Prepared& prepared, const Row& row
     return out;
 }
 
-RowDetail detailOf(const Prepared& prepared, const Row& row, bool inches) {
+RowDetail detailOf(const Prepared& prepared, const Row& row, bool inches, std::stop_token stop) {
     RowDetail out;
     if (!row.reached)
         return out;
-    if (auto outcome = fullOutcome(prepared, row))
+    if (auto outcome = fullOutcome(prepared, row, stop))
         out.outcome = std::move(*outcome);
-    out.lines = roundLines(prepared, row);
-    for (std::string& line : companionLines(prepared, row, inches))
+    out.lines = roundLines(prepared, row, stop);
+    for (std::string& line : companionLines(prepared, row, inches, stop))
         out.lines.push_back(std::move(line));
     return out;
 }

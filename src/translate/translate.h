@@ -22,8 +22,9 @@ struct Prepared {
 };
 
 /// Simulates the recipe where it was written. A last stage that a time ends sets the goal to what
-/// came out. Errors: unknown appliance, a stage or the target not reached there.
-Result<Prepared> prepare(const Request& request);
+/// came out. Errors: unknown appliance, a stage or the target not reached there, refused when it is
+/// stopped. Every call below asks its stop token after each step of a cook.
+Result<Prepared> prepare(const Request& request, std::stop_token stop = {});
 
 /// The best setting of one target (without its window). Never fails: what cannot be reached is a
 /// row with a reason. A stopped search returns what it has.
@@ -32,7 +33,7 @@ Row solveRow(const Prepared& prepared, const Target& target, std::stop_token sto
 /// The row at a setting that is held, one cook instead of a search: what a slider shows first.
 /// `stageS` as of `Instruction`.
 Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Setting& setting,
-               double stageS = 0);
+               double stageS = 0, std::stop_token stop = {});
 
 /// Adds window, overshoot time and the rule of thumb to a reached row.
 void addWindow(const Prepared& prepared, Row& row, std::stop_token stop = {});
@@ -45,20 +46,24 @@ Result<cook::Programme> programmeOf(const Request& request, const Row& row);
 
 /// One line for each round after the first, with the plate's temperature as it goes on; none for a
 /// piece cooked at once.
-std::vector<std::string> roundLines(const Prepared& prepared, const Row& row);
+std::vector<std::string> roundLines(const Prepared& prepared, const Row& row,
+                                    std::stop_token stop = {});
 
 /// One line for each of the piece's companions at the row's setting: when to pull it, or why it is
 /// not reached. Thinner ones first.
-std::vector<std::string> companionLines(const Prepared& prepared, const Row& row, bool inches);
+std::vector<std::string> companionLines(const Prepared& prepared, const Row& row, bool inches,
+                                        std::stop_token stop = {});
 
 /// Curves and profile of a row or of the reference, for drawing.
-Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row);
+Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row,
+                                  std::stop_token stop = {});
 
 /// What an opened row shows beside its numbers: the cook with curves, rounds and companions.
 struct RowDetail {
     std::optional<cook::Outcome> outcome;
     std::vector<std::string> lines;
 };
-RowDetail detailOf(const Prepared& prepared, const Row& row, bool inches);
+RowDetail detailOf(const Prepared& prepared, const Row& row, bool inches,
+                   std::stop_token stop = {});
 
 } // namespace dynamet::translate

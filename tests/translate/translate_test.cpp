@@ -228,4 +228,21 @@ TEST(Translate, AllRowsComeRankedAndSpeedIsPrinted) {
         EXPECT_FALSE(ranksBefore(rows[i], rows[i - 1], p.outcome));
 }
 
+// A request that nobody waits for any more lets go of its worker within a step of its cook.
+TEST(Stop, EveryLongCallAsksForIt) {
+    std::stop_source source;
+    const Prepared p = prepared(roastRequest());
+    const Row row = rowFor(p, "fan");
+    ASSERT_TRUE(row.reached);
+    EXPECT_TRUE(detailOf(p, row, false, source.get_token()).outcome.has_value());
+    source.request_stop();
+    const auto token = source.get_token();
+    EXPECT_FALSE(prepare(roastRequest(), token).has_value());
+    EXPECT_FALSE(fullOutcome(p, row, token).has_value());
+    EXPECT_FALSE(detailOf(p, row, false, token).outcome.has_value());
+    EXPECT_FALSE(solveRowAt(p, row.target, row.instruction.setting, 0, token).reached);
+    EXPECT_FALSE(solveRow(p, row.target, token).reached);
+    EXPECT_TRUE(prepare(roastRequest()).has_value()) << "and the next one is not stopped";
+}
+
 } // namespace

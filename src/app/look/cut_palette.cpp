@@ -23,7 +23,7 @@ QColor along(const std::array<Stop, N>& stops, double at) {
         ++i;
     const double share = (held - stops[i].at) / (stops[i + 1].at - stops[i].at);
     const auto mix = [share](int a, int b) {
-        return static_cast<int>(std::lround(a + share * (b - a)));
+        return static_cast<int>(std::lround(std::lerp(a, b, share)));
     };
     const QColor &a = stops[i].colour, &b = stops[i + 1].colour;
     return {mix(a.red(), b.red()), mix(a.green(), b.green()), mix(a.blue(), b.blue())};

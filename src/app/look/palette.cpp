@@ -48,7 +48,7 @@ QColor heatColour(double celsius) {
     const Stop &a = kRamp[i - 1], &b = kRamp[i];
     const double share = (c - a.celsius) / (b.celsius - a.celsius);
     const auto mix = [share](int x, int y) {
-        return static_cast<int>(std::lround(x + share * (y - x)));
+        return static_cast<int>(std::lround(std::lerp(x, y, share)));
     };
     return QColor(mix(a.r, b.r), mix(a.g, b.g), mix(a.b, b.b));
 }

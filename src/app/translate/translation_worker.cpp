@@ -35,9 +35,9 @@ void TranslationWorker::askDetail(const translate::Row& row, bool inches) {
     const quint64 id = ++detailId_;
     // Before the rows that still wait: somebody is looking at this one.
     pool_.start(
-        [this, id, row, inches, prepared = prepared_] {
+        [this, id, row, inches, prepared = prepared_, stop = stop_.get_token()] {
             auto detail = std::make_shared<const translate::RowDetail>(
-                translate::detailOf(*prepared, row, inches));
+                translate::detailOf(*prepared, row, inches, stop));
             QMetaObject::invokeMethod(this, [this, id, row, detail] {
                 if (id != detailId_)
                     return;
@@ -55,8 +55,8 @@ void TranslationWorker::start(const translate::Request& request,
     prepared_.reset();
     total_ = pending_ = 1;
     const quint64 id = id_;
-    pool_.start([this, id, request, first] {
-        auto prepared = translate::prepare(request);
+    pool_.start([this, id, request, first, stop = stop_.get_token()] {
+        auto prepared = translate::prepare(request, stop);
         if (!prepared) {
             QMetaObject::invokeMethod(this,
                                       [this, id, reason = text(prepared.error(), request.units)] {
@@ -92,7 +92,7 @@ void TranslationWorker::takePrepared(quint64 id, PreparedPointer prepared,
         if (!row.setting.values.empty())
             pool_.start([this, id, prepared, row, stop = stop_.get_token()] {
                 const translate::Row quick =
-                    solveRowAt(*prepared, row.target, row.setting, row.stageS);
+                    solveRowAt(*prepared, row.target, row.setting, row.stageS, stop);
                 if (!stop.stop_requested())
                     QMetaObject::invokeMethod(this,
                                               [this, id, quick] { takeRow(id, quick, false); });

@@ -25,7 +25,7 @@ std::optional<double> passes(const Series& s, double kelvin) {
     for (std::size_t i = 1; i < s.size(); ++i)
         if (s.value[i - 1] < kelvin && s.value[i] >= kelvin) {
             const double share = (kelvin - s.value[i - 1]) / (s.value[i] - s.value[i - 1]);
-            return s.timeS[i - 1] + share * (s.timeS[i] - s.timeS[i - 1]);
+            return std::lerp(s.timeS[i - 1], s.timeS[i], share);
         }
     return std::nullopt;
 }
