@@ -29,6 +29,7 @@ class NewcomerWalk : public ::testing::TestWithParam<Newcomer> {
     std::unique_ptr<Document> document;
     std::unique_ptr<MainWindow> window;
 
+    void TearDown() override { screen::foreignUnit().clear(); }
     void open() {
         document = std::make_unique<Document>([] { return kNow; });
         window = std::make_unique<MainWindow>(*document, QString());
@@ -63,6 +64,7 @@ class NewcomerWalk : public ::testing::TestWithParam<Newcomer> {
             << textOf(w, "Where water boils").toStdString();
         click(w, "Begin a new kitchen");
         ASSERT_TRUE(document->isOpen());
+        screen::foreignUnit() = GetParam().fahrenheit ? QStringLiteral("C") : QStringLiteral("F");
         screen::look(w, "an empty book");
     }
     void section(const char* name) {

@@ -45,6 +45,12 @@ inline std::vector<std::pair<QString, QString>> writings(QWidget* in) {
     return out;
 }
 
+/// Whose unit may not stand behind any number ("C" for a reader of °F); none = both may.
+inline QString& foreignUnit() {
+    static QString unit;
+    return unit;
+}
+
 inline void expectSensibleNumbers(QWidget* in, const char* when) {
     static const QRegularExpression degrees(
         QStringLiteral("([-−]?\\d+(?:\\.\\d+)?)(?: ± \\d+(?:\\.\\d+)?)? °([CF])"));
@@ -57,6 +63,8 @@ inline void expectSensibleNumbers(QWidget* in, const char* when) {
             const double shown =
                 match.captured(1).replace(QChar(0x2212), QLatin1Char('-')).toDouble();
             const double c = match.captured(2) == QLatin1String("F") ? (shown - 32) / 1.8 : shown;
+            EXPECT_NE(match.captured(2), foreignUnit())
+                << when << ", " << where.toStdString() << ": " << words.toStdString();
             EXPECT_TRUE(c > -60 && c < 1400)
                 << when << ", " << where.toStdString() << ": " << words.toStdString();
         }

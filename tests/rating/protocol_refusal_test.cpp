@@ -5,6 +5,7 @@
 #include "generator/fires.h"
 #include "generator/liquids.h"
 #include "generator/plates.h"
+#include "rating/inputs/guide_text.h"
 #include "rating/inputs/needed_values.h"
 #include "rating/reduce.h"
 #include "rating/series_of.h"
@@ -158,6 +159,16 @@ TEST(Refusals, AnUnknownProtocolListsTheSixteen) {
     for (const Protocol& p : allProtocols())
         EXPECT_NE(found.error().message.find(p.id), std::string::npos) << p.id;
     EXPECT_EQ(allProtocols().size(), 16u);
+}
+
+TEST(Guide, IsReadInTheReadersUnits) {
+    const std::string said = "from 30 to 80 °C, past 85 °C, by at least 20 K; 250 g, 4 Kelvins";
+    EXPECT_EQ(inReaderUnits(said, {}), said);
+    EXPECT_EQ(inReaderUnits(said, {true, true}),
+              "from 86 to 176 °F, past 185 °F, by at least 36 °F; 250 g, 4 Kelvins");
+    for (const Protocol& p : allProtocols())
+        for (const std::string& step : p.steps)
+            EXPECT_EQ(inReaderUnits(step, {true, true}).find("°C"), std::string::npos) << step;
 }
 
 // Every page of the guide has the same parts; the program reads its steps from them.

@@ -4,6 +4,7 @@
 #include "app/rate/how_pane.h"
 
 #include "rating/inputs/given_values.h"
+#include "rating/inputs/guide_text.h"
 #include "rating/inputs/timed_readings.h"
 
 #include <QFormLayout>
@@ -39,7 +40,7 @@ HowPane::HowPane(Document& document, QWidget* parent)
 }
 
 void HowPane::addText(const QString& words, const char* kind) {
-    auto* label = new QLabel(words);
+    auto* label = new QLabel(text(rating::inReaderUnits(plain(words), document_.units())));
     label->setObjectName(QString::fromLatin1(kind));
     label->setWordWrap(true);
     column_->addWidget(label);

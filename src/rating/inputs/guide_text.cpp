@@ -3,8 +3,10 @@
 
 #include "rating/inputs/guide_text.h"
 
+#include "quantity/print.h"
 #include "rating/inputs/protocols.h"
 
+#include <regex>
 #include <sstream>
 #include <string_view>
 
@@ -69,6 +71,31 @@ std::string pageIn(std::string_view all, const std::string& name) {
 
 std::string guidePage(const std::string& protocol) {
     return pageIn(data::guide_protocols, protocol);
+}
+
+std::string inReaderUnits(const std::string& text, Units units) {
+    if (!units.fahrenheit)
+        return text;
+    static const std::regex measure("([0-9]+)(?: to ([0-9]+))? (K\\b|°C)");
+    const auto fahrenheit = [](const std::string& celsius) {
+        return printFixed(Temperature::celsius(std::stod(celsius)).fahrenheit(), 0);
+    };
+    std::string out;
+    auto from = text.cbegin();
+    for (std::sregex_iterator at(text.begin(), text.end(), measure), end; at != end; ++at) {
+        const std::smatch& found = *at;
+        out.append(from, found[0].first);
+        from = found[0].second;
+        const bool difference = found[3] == "K";
+        if (difference) {
+            out += printDifference(KelvinDelta(std::stod(found[1])), units.temperature());
+            continue;
+        }
+        out +=
+            fahrenheit(found[1]) + (found[2].matched ? " to " + fahrenheit(found[2]) : "") + " °F";
+    }
+    out.append(from, text.cend());
+    return out;
 }
 
 } // namespace dynamet::rating

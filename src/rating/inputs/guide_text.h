@@ -3,6 +3,8 @@
 
 #pragma once
 
+#include "quantity/units.h"
+
 #include <map>
 #include <string>
 #include <string_view>
@@ -21,6 +23,8 @@ struct GuideText {
     std::vector<std::string> items(const std::string& section) const;
 };
 GuideText readGuide(const std::string& markdown);
+/// The guide's "85 °C", "30 to 80 °C" (points) and "20 K" (differences) in the reader's units.
+std::string inReaderUnits(const std::string& text, Units units);
 /// A page out of many in one text, each behind a record separator and a line with its name
 /// (cmake/embed.cmake); empty when it is not there.
 std::string pageIn(std::string_view all, const std::string& name);
