@@ -205,7 +205,7 @@ Result<Book> Book::create(const std::string& path, const When& when) {
             database.exec(fmt::format("PRAGMA application_id = {}", kApplicationId));
             setUp(database, true);
             migrate(database, 0);
-            SQLite::Statement info(database, "INSERT INTO book_info VALUES (?, ?)");
+            SQLite::Statement info(database, "INSERT INTO book_info(key, value) VALUES (?, ?)");
             for (const auto& [key, value] :
                  {std::pair<std::string, std::string>{"min_reader", std::to_string(kMinReader)},
                   {"created_at_ms", std::to_string(when.utcMs)},

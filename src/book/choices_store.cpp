@@ -22,7 +22,7 @@ std::string valueOf(Database& db, const char* key) {
 }
 
 void keep(Database& db, const char* key, const std::string& value) {
-    Statement s(db, "INSERT OR REPLACE INTO book_info VALUES (?,?)");
+    Statement s(db, "INSERT OR REPLACE INTO book_info(key, value) VALUES (?,?)");
     s.bind(1, key);
     s.bind(2, value);
     s.exec();

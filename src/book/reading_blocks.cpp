@@ -24,7 +24,9 @@ std::string asBytes(std::span<const double> values) {
 
 void writeReadings(SQLite::Database& db, std::int64_t channelId, const RecordedChannel& channel,
                    double scale) {
-    SQLite::Statement s(db, "INSERT INTO reading_block VALUES (?,?,?,?,?,?)");
+    SQLite::Statement s(db,
+                        "INSERT INTO reading_block(channel_id, position, reading_count, coding, "
+                        "times_ms, readings) VALUES (?,?,?,?,?,?)");
     std::vector<std::int64_t> times, readings;
     for (std::size_t from = 0, position = 0; from < channel.timeS.size();
          from += kBlock, ++position) {

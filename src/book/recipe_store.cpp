@@ -80,15 +80,13 @@ Result<std::string> saveTranslation(Book& book, const std::string& recipeId,
                                     const When& when) {
     const std::string id = newId();
     const auto done = inTransaction(book, [&](Database& db) {
-        Statement s(db, "INSERT INTO translation VALUES (?,?,?,?,?,?,?,NULL)");
-        s.bind(1, id);
-        s.bind(2, recipeId);
-        s.bind(3, snapshotJson);
-        s.bind(4, kModelVersion);
-        s.bind(5, static_cast<std::int64_t>(seed));
-        s.bind(6, when.utcMs);
-        s.bind(7, when.offsetMin);
-        s.exec();
+        insertRow(db, "translation",
+                  newRow(id, when.utcMs,
+                         {{"recipe_id", recipeId},
+                          {"snapshot_json", snapshotJson},
+                          {"model_version", std::int64_t{kModelVersion}},
+                          {"seed", static_cast<std::int64_t>(seed)},
+                          {"utc_offset_min", std::int64_t{when.offsetMin}}}));
     });
     if (!done)
         return tl::unexpected(done.error());
@@ -102,13 +100,13 @@ Result<void> withdrawTranslation(Book& book, const std::string& id, std::optiona
 Result<std::vector<TranslationLine>> listTranslations(Book& book, const std::string& recipeId) {
     return reading(book, [&](Database& db) {
         std::vector<TranslationLine> out;
-        Statement s(db, "SELECT id,recipe_id,snapshot_json,created_at_ms FROM translation WHERE "
-                        "recipe_id=? AND "
-                        "withdrawn_at_ms IS NULL ORDER BY created_at_ms DESC, rowid DESC");
+        Statement s(db, "SELECT * FROM translation WHERE recipe_id=? AND withdrawn_at_ms IS NULL "
+                        "ORDER BY created_at_ms DESC, rowid DESC");
         s.bind(1, recipeId);
+        const RowReader row(s);
         while (s.executeStep())
-            out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(),
-                           s.getColumn(2).getString(), s.getColumn(3).getInt64()});
+            out.push_back({row.text("id"), row.text("recipe_id"), row.text("snapshot_json"),
+                           row.whole("created_at_ms")});
         return out;
     });
 }

@@ -31,6 +31,10 @@ CellValue cellOf(const std::optional<double>& value) {
     return value ? CellValue(*value) : CellValue();
 }
 
+CellValue cellOf(const std::optional<bool>& value) {
+    return value ? CellValue(std::int64_t{*value}) : CellValue();
+}
+
 CellValue cellOrNull(const std::string& text) {
     return text.empty() ? CellValue() : CellValue(text);
 }

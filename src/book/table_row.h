@@ -24,6 +24,7 @@ using Row = std::vector<Cell>;
 
 /// Empty ("unknown", "none") is NULL.
 CellValue cellOf(const std::optional<double>& value);
+CellValue cellOf(const std::optional<bool>& value);
 CellValue cellOrNull(const std::string& text);
 
 Row joined(Row first, const Row& second);

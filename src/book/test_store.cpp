@@ -3,8 +3,8 @@
 
 #include "book/test_store.h"
 
-#include "book/columns.h"
 #include "book/reading_blocks.h"
+#include "book/table_row.h"
 #include "quantity/temperature.h"
 
 #include "book/damaged.h"
@@ -24,142 +24,121 @@ double toKelvin(double value, const std::string& unit) {
     return unit == "K" ? value : Temperature::celsius(value).kelvin();
 }
 
-void insertTest(Database& db, const TestRecord& t, const When& when) {
-    Statement s(db, "INSERT INTO test VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,NULL,?,?)");
-    s.bind(1, t.id);
-    s.bind(2, t.applianceId);
-    s.bind(3, t.protocol);
-    s.bind(4, t.setting);
-    s.bind(5, t.zone);
-    bindText(s, 6, t.insertId);
-    bindText(s, 7, t.vesselId);
-    bindText(s, 8, t.siteId);
-    bindText(s, 9, t.operatorName);
-    bindOptional(s, 10, t.ambientK);
-    bindOptional(s, 11, t.windMPerS);
-    bindText(s, 12, t.fuel);
-    bindOptional(s, 13, t.lidOn);
-    bindOptional(s, 14, t.fanOn);
-    s.bind(15, json(t.values).dump());
-    s.bind(16, json(t.typed).dump(-1, ' ', false, json::error_handler_t::replace));
-    s.bind(17, t.started.utcMs);
-    s.bind(18, t.started.offsetMin);
-    s.bind(19, when.utcMs);
-    bindText(s, 20, t.instrumentId);
-    bindText(s, 21, t.photoSha256);
-    s.exec();
+Row rowOf(const TestRecord& t) {
+    return {{"appliance_id", t.applianceId},
+            {"protocol", t.protocol},
+            {"setting", t.setting},
+            {"zone", t.zone},
+            {"insert_id", cellOrNull(t.insertId)},
+            {"vessel_id", cellOrNull(t.vesselId)},
+            {"site_id", cellOrNull(t.siteId)},
+            {"operator", cellOrNull(t.operatorName)},
+            {"ambient_k", cellOf(t.ambientK)},
+            {"wind_m_s", cellOf(t.windMPerS)},
+            {"fuel", cellOrNull(t.fuel)},
+            {"lid_on", cellOf(t.lidOn)},
+            {"fan_on", cellOf(t.fanOn)},
+            {"values_json", json(t.values).dump()},
+            {"typed_json", json(t.typed).dump(-1, ' ', false, json::error_handler_t::replace)},
+            {"started_at_ms", t.started.utcMs},
+            {"utc_offset_min", std::int64_t{t.started.offsetMin}},
+            {"instrument_id", cellOrNull(t.instrumentId)},
+            {"photo_sha256", cellOrNull(t.photoSha256)}};
 }
 
 void insertReadings(Database& db, const TestRecord& t) {
     for (const RecordedChannel& channel : t.channels) {
-        Statement s(
-            db, "INSERT INTO channel(test_id,role,name,instrument_id,unit,scale,offset,resolution,"
-                "reading_count) VALUES (?,?,?,?,?,?,0,?,?)");
         const double scale = channel.resolution > 0 ? channel.resolution : 1;
-        s.bind(1, t.id);
-        s.bind(2, channel.role);
-        s.bind(3, channel.name);
-        bindText(s, 4, channel.instrumentId);
-        s.bind(5, channel.unit);
-        s.bind(6, scale);
-        s.bind(7, channel.resolution);
-        s.bind(8, static_cast<std::int64_t>(channel.timeS.size()));
-        s.exec();
+        insertRow(db, "channel",
+                  {{"test_id", t.id},
+                   {"role", channel.role},
+                   {"name", channel.name},
+                   {"instrument_id", cellOrNull(channel.instrumentId)},
+                   {"unit", channel.unit},
+                   {"scale", scale},
+                   {"offset", 0.0},
+                   {"resolution", channel.resolution},
+                   {"reading_count", static_cast<std::int64_t>(channel.timeS.size())}});
         writeReadings(db, db.getLastInsertRowid(), channel, scale);
     }
-    Statement k(db, "INSERT INTO keyed_reading VALUES (?,?,?,?,?)");
     for (const auto& [role, readings] : t.keyed)
-        for (std::size_t i = 0; i < readings.size(); ++i) {
-            k.bind(1, t.id);
-            k.bind(2, role);
-            k.bind(3, static_cast<int>(i));
-            k.bind(4, readings[i].value);
-            k.bind(5, readings[i].typed);
-            k.exec();
-            k.reset();
-        }
+        for (std::size_t i = 0; i < readings.size(); ++i)
+            insertRow(db, "keyed_reading",
+                      {{"test_id", t.id},
+                       {"role", role},
+                       {"position", static_cast<std::int64_t>(i)},
+                       {"value_si", readings[i].value},
+                       {"typed", readings[i].typed}});
 }
 
 void insertNumbers(Database& db, const std::string& id, const rating::Reduction& r) {
-    Statement q(db, "INSERT INTO reduction_quantity VALUES (?,?,?,?,?,?,?,?,?,?)");
     for (std::size_t i = 0; i < r.quantities.size(); ++i) {
         const rating::Quantity& quantity = r.quantities[i];
-        q.bind(1, id);
-        q.bind(2, static_cast<int>(i));
-        q.bind(3, quantity.name);
-        q.bind(4, quantity.value);
-        q.bind(5, quantity.unit);
-        q.bind(6, quantity.u);
-        q.bind(7, quantity.uTypeA);
-        q.bind(8, quantity.uTypeB);
-        q.bind(9, quantity.dof);
-        q.bind(10, word(quantity.bound));
-        q.exec();
-        q.reset();
+        insertRow(db, "reduction_quantity",
+                  {{"reduction_id", id},
+                   {"position", static_cast<std::int64_t>(i)},
+                   {"name", quantity.name},
+                   {"value_si", quantity.value},
+                   {"unit", quantity.unit},
+                   {"u_si", quantity.u},
+                   {"u_type_a_si", quantity.uTypeA},
+                   {"u_type_b_si", quantity.uTypeB},
+                   {"dof", quantity.dof},
+                   {"bound", std::string(word(quantity.bound))}});
     }
-    Statement n(db, "INSERT INTO field_number VALUES (?,?,?,?,?)");
-    for (const kitchen::FieldNumber& number : r.fieldNumbers) {
-        n.bind(1, id);
-        n.bind(2, word(number.key));
-        n.bind(3, number.value);
-        n.bind(4, number.u);
-        n.bind(5, word(number.provenance));
-        n.exec();
-        n.reset();
-    }
-    Statement v(db, "INSERT INTO field_curve VALUES (?,?,?,?)");
+    for (const kitchen::FieldNumber& number : r.fieldNumbers)
+        insertRow(db, "field_number",
+                  {{"reduction_id", id},
+                   {"field_key", std::string(word(number.key))},
+                   {"value_si", number.value},
+                   {"u_si", number.u},
+                   {"provenance", std::string(word(number.provenance))}});
     for (const kitchen::FieldCurve& curve : r.fieldCurves)
-        for (std::size_t i = 0; i < curve.timeS.size(); ++i) {
-            v.bind(1, id);
-            v.bind(2, word(curve.key));
-            v.bind(3, curve.timeS[i]);
-            v.bind(4, curve.change[i]);
-            v.exec();
-            v.reset();
-        }
-    Statement c(db, "INSERT INTO field_covariance VALUES (?,?,?,?)");
-    for (const kitchen::FieldCovariance& covariance : r.fieldCovariances) {
-        c.bind(1, id);
-        c.bind(2, word(covariance.a));
-        c.bind(3, word(covariance.b));
-        c.bind(4, covariance.covariance);
-        c.exec();
-        c.reset();
-    }
+        for (std::size_t i = 0; i < curve.timeS.size(); ++i)
+            insertRow(db, "field_curve",
+                      {{"reduction_id", id},
+                       {"field_key", std::string(word(curve.key))},
+                       {"t_s", curve.timeS[i]},
+                       {"change_si", curve.change[i]}});
+    for (const kitchen::FieldCovariance& covariance : r.fieldCovariances)
+        insertRow(db, "field_covariance",
+                  {{"reduction_id", id},
+                   {"key_a", std::string(word(covariance.a))},
+                   {"key_b", std::string(word(covariance.b))},
+                   {"covariance_si", covariance.covariance}});
 }
 
 void loadReadings(Database& db, TestRecord& t) {
-    Statement c(db, "SELECT id,role,name,instrument_id,unit,scale,resolution FROM channel WHERE "
-                    "test_id=? ORDER BY id");
+    Statement c(db, "SELECT * FROM channel WHERE test_id=? ORDER BY id");
     c.bind(1, t.id);
+    const RowReader row(c);
     while (c.executeStep()) {
         RecordedChannel channel;
-        channel.role = c.getColumn(1).getString();
-        channel.name = c.getColumn(2).getString();
-        channel.instrumentId = textAt(c, 3);
-        channel.unit = c.getColumn(4).getString();
-        channel.resolution = c.getColumn(6).getDouble();
-        readReadings(db, c.getColumn(0).getInt64(), c.getColumn(5).getDouble(), channel);
+        channel.role = row.text("role");
+        channel.name = row.text("name");
+        channel.instrumentId = row.text("instrument_id");
+        channel.unit = row.text("unit");
+        channel.resolution = row.number("resolution");
+        readReadings(db, row.whole("id"), row.number("scale"), channel);
         t.channels.push_back(std::move(channel));
     }
-    Statement k(
-        db, "SELECT role,value_si,typed FROM keyed_reading WHERE test_id=? ORDER BY role,position");
+    Statement k(db, "SELECT * FROM keyed_reading WHERE test_id=? ORDER BY role, position");
     k.bind(1, t.id);
+    const RowReader keyed(k);
     while (k.executeStep())
-        t.keyed[k.getColumn(0).getString()].push_back(
-            {k.getColumn(1).getDouble(), k.getColumn(2).getString()});
-    Statement f(db, "SELECT name,sha256,dialect_json FROM log_file WHERE test_id=?");
+        t.keyed[keyed.text("role")].push_back({keyed.number("value_si"), keyed.text("typed")});
+    Statement f(db, "SELECT * FROM log_file WHERE test_id=?");
     f.bind(1, t.id);
+    const RowReader log(f);
     if (f.executeStep()) {
-        t.fileName = f.getColumn(0).getString();
-        t.fileSha256 = f.getColumn(1).getString();
-        t.dialectJson = f.getColumn(2).getString();
+        t.fileName = log.text("name");
+        t.fileSha256 = log.text("sha256");
+        t.dialectJson = log.text("dialect_json");
     }
 }
 
-std::optional<bool> flagAt(Statement& s, int column) {
-    return s.getColumn(column).isNull() ? std::nullopt
-                                        : std::optional<bool>(s.getColumn(column).getInt() != 0);
+std::optional<bool> flagOf(std::optional<double> number) {
+    return number ? std::optional(*number != 0) : std::nullopt;
 }
 
 } // namespace
@@ -212,7 +191,9 @@ rating::TestInput inputOf(const TestRecord& test,
 Result<void> keepAttachment(Book& book, const std::string& sha256, const std::string& mediaType,
                             const std::string& name, const std::string& content) {
     return inTransaction(book, [&](Database& db) {
-        Statement s(db, "INSERT OR IGNORE INTO attachment VALUES (?,?,?,?)");
+        Statement s(
+            db,
+            "INSERT OR IGNORE INTO attachment(sha256, media_type, name, content) VALUES (?,?,?,?)");
         s.bind(1, sha256);
         s.bind(2, mediaType);
         s.bind(3, name);
@@ -223,16 +204,15 @@ Result<void> keepAttachment(Book& book, const std::string& sha256, const std::st
 
 Result<void> addTest(Book& book, const TestRecord& test, const When& when) {
     return inTransaction(book, [&](Database& db) {
-        insertTest(db, test, when);
+        insertRow(db, "test", newRow(test.id, when.utcMs, rowOf(test)));
         insertReadings(db, test);
         if (test.fileName.empty())
             return;
-        Statement s(db, "INSERT INTO log_file VALUES (?,?,?,?)");
-        s.bind(1, test.id);
-        s.bind(2, test.fileName);
-        s.bind(3, test.fileSha256);
-        s.bind(4, test.dialectJson);
-        s.exec();
+        insertRow(db, "log_file",
+                  {{"test_id", test.id},
+                   {"name", test.fileName},
+                   {"sha256", test.fileSha256},
+                   {"dialect_json", test.dialectJson}});
     });
 }
 
@@ -241,20 +221,18 @@ Result<std::string> saveReduction(Book& book, const std::string& testId, const r
                                   const std::string& supersedes, const When& when) {
     const std::string id = newId();
     const auto done = inTransaction(book, [&](Database& db) {
-        Statement s(db, "INSERT INTO reduction VALUES (?,?,?,?,NULL,?,?,?,?,?,NULL)");
         json warnings = json::array();
         for (const auto& w : r.warnings)
             warnings.push_back({{"code", w.code}, {"text", w.text}});
-        s.bind(1, id);
-        s.bind(2, testId);
-        s.bind(3, rating::kAlgorithmVersion);
-        s.bind(4, json(constants).dump());
-        bindText(s, 5, supersedes);
-        s.bind(6, r.sentence);
-        s.bind(7, warnings.dump());
-        s.bind(8, when.utcMs);
-        s.bind(9, when.offsetMin);
-        s.exec();
+        insertRow(db, "reduction",
+                  newRow(id, when.utcMs,
+                         {{"test_id", testId},
+                          {"algorithm_version", std::int64_t{rating::kAlgorithmVersion}},
+                          {"constants_json", json(constants).dump()},
+                          {"supersedes", cellOrNull(supersedes)},
+                          {"sentence", r.sentence},
+                          {"warnings_json", warnings.dump()},
+                          {"utc_offset_min", std::int64_t{when.offsetMin}}}));
         insertNumbers(db, id, r);
     });
     if (!done)
@@ -276,19 +254,20 @@ Result<std::vector<TestLine>> listTests(Book& book, const std::string& appliance
         std::vector<TestLine> out;
         Statement s(
             db,
-            "SELECT t.id,t.protocol,t.setting,t.zone,t.vessel_id,t.started_at_ms,r.id,r.sentence,"
-            "t.insert_id "
-            "FROM test t "
+            "SELECT t.*, r.id AS reduction_id, r.sentence AS sentence FROM test t "
             "LEFT JOIN reduction r ON r.test_id=t.id AND r.withdrawn_at_ms IS NULL AND NOT EXISTS "
             "(SELECT 1 FROM reduction n WHERE n.supersedes=r.id AND n.withdrawn_at_ms IS NULL) "
             "WHERE t.appliance_id=? AND t.withdrawn_at_ms IS NULL ORDER BY t.started_at_ms DESC, "
             "t.id");
         s.bind(1, applianceId);
-        while (s.executeStep())
-            out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(),
-                           s.getColumn(2).getString(), s.getColumn(3).getString(), textAt(s, 4),
-                           textAt(s, 8), s.getColumn(5).getInt64(), s.getColumn(6).isNull(),
-                           textAt(s, 7), textAt(s, 6)});
+        const RowReader row(s);
+        while (s.executeStep()) {
+            const std::string reductionId = row.text("reduction_id");
+            out.push_back({row.text("id"), row.text("protocol"), row.text("setting"),
+                           row.text("zone"), row.text("vessel_id"), row.text("insert_id"),
+                           row.whole("started_at_ms"), reductionId.empty(), row.text("sentence"),
+                           reductionId});
+        }
         return out;
     });
 }
@@ -320,36 +299,31 @@ Result<std::map<std::string, std::string>> typedOf(const std::string& text) {
 Result<TestRecord> loadTest(Book& book, const std::string& testId) {
     auto loaded = reading(book, [&](Database& db) {
         std::optional<TestRecord> out;
-        Statement s(
-            db, "SELECT "
-                "appliance_id,protocol,setting,zone,insert_id,vessel_id,site_id,operator,ambient_k,"
-                "wind_m_s,fuel,lid_on,fan_on,values_json,typed_json,started_at_ms,utc_offset_min,"
-                "instrument_id,photo_sha256 "
-                "FROM test "
-                "WHERE id=?");
+        Statement s(db, "SELECT * FROM test WHERE id=?");
         s.bind(1, testId);
         if (!s.executeStep())
             return out;
+        const RowReader row(s);
         TestRecord t;
         t.id = testId;
-        t.applianceId = s.getColumn(0).getString();
-        t.protocol = s.getColumn(1).getString();
-        t.setting = s.getColumn(2).getString();
-        t.zone = s.getColumn(3).getString();
-        t.insertId = textAt(s, 4);
-        t.vesselId = textAt(s, 5);
-        t.siteId = textAt(s, 6);
-        t.operatorName = textAt(s, 7);
-        t.ambientK = numberAt(s, 8);
-        t.windMPerS = numberAt(s, 9);
-        t.fuel = textAt(s, 10);
-        t.lidOn = flagAt(s, 11);
-        t.fanOn = flagAt(s, 12);
-        t.values = damagedOr(valuesOf(s.getColumn(13).getString()), "a test's values");
-        t.typed = damagedOr(typedOf(s.getColumn(14).getString()), "what was typed in a test");
-        t.started = {s.getColumn(15).getInt64(), s.getColumn(16).getInt()};
-        t.instrumentId = textAt(s, 17);
-        t.photoSha256 = textAt(s, 18);
+        t.applianceId = row.text("appliance_id");
+        t.protocol = row.text("protocol");
+        t.setting = row.text("setting");
+        t.zone = row.text("zone");
+        t.insertId = row.text("insert_id");
+        t.vesselId = row.text("vessel_id");
+        t.siteId = row.text("site_id");
+        t.operatorName = row.text("operator");
+        t.ambientK = row.maybe("ambient_k");
+        t.windMPerS = row.maybe("wind_m_s");
+        t.fuel = row.text("fuel");
+        t.lidOn = flagOf(row.maybe("lid_on"));
+        t.fanOn = flagOf(row.maybe("fan_on"));
+        t.values = damagedOr(valuesOf(row.text("values_json")), "a test's values");
+        t.typed = damagedOr(typedOf(row.text("typed_json")), "what was typed in a test");
+        t.started = {row.whole("started_at_ms"), static_cast<int>(row.whole("utc_offset_min"))};
+        t.instrumentId = row.text("instrument_id");
+        t.photoSha256 = row.text("photo_sha256");
         loadReadings(db, t);
         out = std::move(t);
         return out;

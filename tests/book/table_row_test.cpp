@@ -38,8 +38,9 @@ TEST_F(TableRow, EveryKindOfCellIsKeptAsItsOwnKind) {
 }
 
 TEST_F(TableRow, WhatIsNotKnownIsNull) {
-    insertRow(db_, "pot",
-              newRow("a", 1, {{"name", std::string("x")}, {"mass", cellOf(std::nullopt)}}));
+    insertRow(
+        db_, "pot",
+        newRow("a", 1, {{"name", std::string("x")}, {"mass", cellOf(std::optional<double>())}}));
     EXPECT_EQ(typeOf("mass"), "null");
     SQLite::Statement s(db_, "SELECT * FROM pot");
     const RowReader row(s);
