@@ -67,7 +67,8 @@ class OlderRecipes : public book::testing::BookFolder {
         auto book = Book::open(path());
         EXPECT_TRUE(book.has_value()) << book.error().message;
         const auto kitchen = *loadKitchen(*book);
-        for (const RecipeLine& line : *listRecipes(*book, kitchen))
+        const auto lines = *listRecipes(*book, kitchen);
+        for (const RecipeLine& line : lines)
             EXPECT_EQ(line.missing, "");
         EXPECT_EQ(*checkBook(*book), "ok");
         return *loadRecipes(*book, kitchen);
