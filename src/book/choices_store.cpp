@@ -6,6 +6,8 @@
 #include "book/damaged.h"
 #include "json/strict_json.h"
 
+#include <functional>
+
 namespace dynamet::book {
 namespace {
 
@@ -28,22 +30,14 @@ void keep(Database& db, const char* key, const std::string& value) {
     s.exec();
 }
 
-Result<food::ChosenSchools> schoolsOf(const std::string& text) {
-    return json::readStrictly(text, [](const json::StrictJson& root) {
-        food::ChosenSchools out;
-        for (const std::string& school : root.keys())
-            out[school] = root.at(school.c_str()).text();
-        return out;
-    });
-}
-
 } // namespace
 
 Result<Choices> loadChoices(Book& book) {
     return reading(book, [&](Database& db) {
         Choices out;
         if (const std::string schools = valueOf(db, kSchools); !schools.empty())
-            out.schools = damagedOr(schoolsOf(schools), "the book's choices");
+            out.schools = damagedOr(json::readObject(schools, std::mem_fn(&json::StrictJson::text)),
+                                    "the book's choices");
         if (const std::string scales = valueOf(db, kScales); !scales.empty())
             out.scales = damagedOr(food::readScales(scales), "the book's own doneness scales");
         return out;

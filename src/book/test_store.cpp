@@ -9,11 +9,14 @@
 
 #include "book/damaged.h"
 #include "json/strict_json.h"
+
 #include <fmt/format.h>
+#include <functional>
 
 namespace dynamet::book {
 namespace {
 
+using dynamet::json::StrictJson;
 using nlohmann::json;
 using SQLite::Database;
 using SQLite::Statement;
@@ -272,30 +275,6 @@ Result<std::vector<TestLine>> listTests(Book& book, const std::string& appliance
     });
 }
 
-namespace {
-
-using dynamet::json::StrictJson;
-
-Result<std::map<std::string, double>> valuesOf(const std::string& text) {
-    return dynamet::json::readStrictly(text, [](const StrictJson& root) {
-        std::map<std::string, double> out;
-        for (const std::string& key : root.keys())
-            out[key] = root.at(key.c_str()).number();
-        return out;
-    });
-}
-
-Result<std::map<std::string, std::string>> typedOf(const std::string& text) {
-    return dynamet::json::readStrictly(text, [](const StrictJson& root) {
-        std::map<std::string, std::string> out;
-        for (const std::string& key : root.keys())
-            out[key] = root.at(key.c_str()).text();
-        return out;
-    });
-}
-
-} // namespace
-
 Result<TestRecord> loadTest(Book& book, const std::string& testId) {
     auto loaded = reading(book, [&](Database& db) {
         std::optional<TestRecord> out;
@@ -319,8 +298,12 @@ Result<TestRecord> loadTest(Book& book, const std::string& testId) {
         t.fuel = row.text("fuel");
         t.lidOn = flagOf(row.maybe("lid_on"));
         t.fanOn = flagOf(row.maybe("fan_on"));
-        t.values = damagedOr(valuesOf(row.text("values_json")), "a test's values");
-        t.typed = damagedOr(typedOf(row.text("typed_json")), "what was typed in a test");
+        t.values = damagedOr(
+            dynamet::json::readObject(row.text("values_json"), std::mem_fn(&StrictJson::number)),
+            "a test's values");
+        t.typed = damagedOr(
+            dynamet::json::readObject(row.text("typed_json"), std::mem_fn(&StrictJson::text)),
+            "what was typed in a test");
         t.started = {row.whole("started_at_ms"), static_cast<int>(row.whole("utc_offset_min"))};
         t.instrumentId = row.text("instrument_id");
         t.photoSha256 = row.text("photo_sha256");

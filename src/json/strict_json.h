@@ -6,6 +6,7 @@
 #include "quantity/result.h"
 
 #include <initializer_list>
+#include <map>
 #include <nlohmann/json.hpp>
 #include <string>
 #include <vector>
@@ -59,6 +60,17 @@ auto readStrictly(const std::string& text, Read read)
     } catch (const nlohmann::json::exception& error) { // a number too large for any double
         return fail(Errc::parse, "this is not JSON: " + std::string(error.what()));
     }
+}
+
+/// An object whose values are all read alike: by key, as `read` reads one.
+template <class Read>
+auto readObject(const std::string& text, Read read) {
+    return readStrictly(text, [&](const StrictJson& root) {
+        std::map<std::string, decltype(read(root))> out;
+        for (const std::string& key : root.keys())
+            out[key] = read(root.at(key.c_str()));
+        return out;
+    });
 }
 
 } // namespace dynamet::json
