@@ -9,7 +9,8 @@
 #include "formats/csv_rows.h"
 #include "formats/csv_sniff.h"
 #include "formats/text_file.h"
-#include "rating/inputs/needed_values.h"
+#include "rating/inputs/keyed_readings.h"
+#include "rating/inputs/typed_values.h"
 
 #include <cctype>
 #include <chrono>
@@ -142,7 +143,7 @@ void readNotes(const std::string& text, const std::string& path, book::TestRecor
                 for (const auto& r : need(
                          rating::parseKeyed(role, line.substr(colon + 1), TemperatureUnit::celsius),
                          path))
-                    test.keyed[role.role].push_back({r.value, r.typed});
+                    test.keyed[role.role].push_back(r);
     }
 }
 
@@ -166,13 +167,11 @@ void readLog(const std::string& path, bool plate, book::TestRecord& test) {
 /// What the cook typed for these values, in the units of the fields.
 std::map<std::string, std::string> typedFor(const book::TestRecord& test) {
     std::map<std::string, std::string> out;
-    for (const rating::NeededValue& value : rating::findProtocol(test.protocol)->values)
-        if (const auto at = test.values.find(value.name); at != test.values.end()) {
-            const double number = value.celsius ? at->second : at->second / value.siPerUnit;
-            char text[48];
-            std::snprintf(text, sizeof text, "%g %s", number, value.unit.c_str());
-            out[value.name] = value.unit.empty() ? std::string(text, std::strlen(text) - 1) : text;
-        }
+    for (const rating::ValueSpec& spec : rating::findProtocol(test.protocol)->values)
+        if (const auto at = test.values.find(spec.name); spec.asked && at != test.values.end())
+            out[spec.name] = shownValue(spec, at->second, TemperatureUnit::celsius);
+    for (const auto& [name, word] : test.choices)
+        out[name] = word;
     return out;
 }
 
@@ -205,7 +204,7 @@ std::map<std::string, double> valuesOf(const json& row, const std::string& proto
                 {"half_s", row.at("half_min").get<double>() * 60},
                 {"coal_kg", 0.024}};
     if (protocol == "one-face-block")
-        return {{"air_C", truth.at("air_C").get<double>()}, {"from_below", 1}};
+        return {{"air_C", truth.at("air_C").get<double>()}};
     if (protocol == "bath-loss")
         return {{"water_kg", truth.at("kg").get<double>()}, {"off_s", 2700}, {"ambient_C", 21}};
     if (protocol == "oil-heat-up")
@@ -230,17 +229,17 @@ void addTest(book::Book& book, const kitchen::Kitchen& known, const json& row,
     test.fuel = row.value("fuel", "");
     test.fanOn = truth.value("fan", false);
     test.lidOn = true;
-    test.started = on(row.at("day").get<std::string>(), 9 + number % 8);
+    test.setStarted(on(row.at("day").get<std::string>(), 9 + number % 8));
     test.values = valuesOf(row, test.protocol);
-    test.values.merge(rating::valuesOfKind(test.protocol, appliance->kind));
+    test.choices = rating::choicesOfKind(test.protocol, appliance->kind);
     test.typed = typedFor(test);
     readLog(path, truth.value("plate", false), test);
-    need(book::addTest(book, test, test.started), test.setting);
+    need(book::addTest(book, test, test.started()), test.setting);
     const auto reduction = need(rating::reduce(inputOf(test, known.instruments)),
                                 test.applianceId + " " + test.setting);
     std::printf("%-13s %-14s %-34s %s\n", test.applianceId.c_str(), test.protocol.c_str(),
                 test.setting.c_str(), reduction.sentence.c_str());
-    need(saveReduction(book, test.id, reduction, test.values, "", test.started), test.setting);
+    need(saveReduction(book, test.id, reduction, test.values, "", test.started()), test.setting);
 }
 
 void addTests(book::Book& book, const json& kitchen, const std::string& folder) {

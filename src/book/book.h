@@ -16,9 +16,9 @@
 namespace dynamet::book {
 
 inline constexpr std::int32_t kApplicationId = 0x44594e4d; // "DYNM"
-inline constexpr int kSchemaVersion = 5;
+inline constexpr int kSchemaVersion = 6;
 /// Oldest program version that can read what this one writes.
-inline constexpr int kMinReader = 4;
+inline constexpr int kMinReader = 6;
 
 /// When something was written: passed in, so that nothing here asks a clock.
 struct When {

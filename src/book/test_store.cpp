@@ -5,7 +5,6 @@
 
 #include "book/reading_blocks.h"
 #include "book/table_row.h"
-#include "quantity/temperature.h"
 
 #include "book/damaged.h"
 #include "json/strict_json.h"
@@ -21,10 +20,28 @@ using nlohmann::json;
 using SQLite::Database;
 using SQLite::Statement;
 
-double toKelvin(double value, const std::string& unit) {
-    if (unit == "°F")
-        return Temperature::fahrenheit(value).kelvin();
-    return unit == "K" ? value : Temperature::celsius(value).kelvin();
+/// Numbers and chosen words in one object.
+std::string valuesJson(const TestRecord& t) {
+    json out = t.values;
+    for (const auto& [name, word] : t.choices)
+        out[name] = word;
+    return out.is_null() ? "{}" : out.dump();
+}
+
+void readValues(const std::string& text, TestRecord& t) {
+    const rating::Protocol* protocol = rating::findProtocol(t.protocol);
+    const auto ok = dynamet::json::readStrictly(text, [&](const StrictJson& root) {
+        for (const std::string& name : root.keys()) {
+            const StrictJson one = root.at(name.c_str());
+            const rating::ValueSpec* spec = protocol ? protocol->value(name) : nullptr;
+            if (spec && spec->kind == rating::ValueKind::choice)
+                t.choices[name] = one.text();
+            else
+                t.values[name] = one.number();
+        }
+        return true;
+    });
+    damagedOr(ok, "a test's values");
 }
 
 Row rowOf(const TestRecord& t) {
@@ -41,10 +58,10 @@ Row rowOf(const TestRecord& t) {
             {"fuel", cellOrNull(t.fuel)},
             {"lid_on", cellOf(t.lidOn)},
             {"fan_on", cellOf(t.fanOn)},
-            {"values_json", json(t.values).dump()},
+            {"values_json", valuesJson(t)},
             {"typed_json", json(t.typed).dump(-1, ' ', false, json::error_handler_t::replace)},
-            {"started_at_ms", t.started.utcMs},
-            {"utc_offset_min", std::int64_t{t.started.offsetMin}},
+            {"started_at_ms", t.startedMs},
+            {"utc_offset_min", std::int64_t{t.utcOffsetMin}},
             {"instrument_id", cellOrNull(t.instrumentId)},
             {"photo_sha256", cellOrNull(t.photoSha256)}};
 }
@@ -145,51 +162,6 @@ std::optional<bool> flagOf(std::optional<double> number) {
 }
 
 } // namespace
-
-namespace {
-
-/// Protocols whose ± of the probe may come from its own calibration.
-bool takesProbeBias(const std::string& protocol) {
-    return protocol == "preheat" || protocol == "block" || protocol == "block-pair" ||
-           protocol == "zone-sweep";
-}
-
-} // namespace
-
-rating::TestInput inputOf(const TestRecord& test,
-                          const std::vector<kitchen::Instrument>& instruments) {
-    rating::TestInput out;
-    out.protocol = test.protocol;
-    out.values = test.values;
-    out.lid = test.lidOn.value_or(true);
-    out.forcedFlow = test.fanOn.value_or(false);
-    const kitchen::Instrument* common = findInstrument(instruments, test.instrumentId);
-    for (const RecordedChannel& channel : test.channels) {
-        const kitchen::Instrument* own = findInstrument(instruments, channel.instrumentId);
-        Series series{channel.timeS, {}};
-        for (double v : channel.asRecorded)
-            series.value.push_back(
-                corrected(own ? own : common, test.started.utcMs, toKelvin(v, channel.unit)));
-        out.channels[channel.role] = std::move(series);
-    }
-    const rating::Protocol* protocol = rating::findProtocol(test.protocol);
-    for (const auto& [role, readings] : test.keyed)
-        for (const KeyedReading& reading : readings) {
-            const bool temperature = !protocol || isTemperature(*protocol, role);
-            const bool check = test.protocol == "instrument-check";
-            out.keyed[role].push_back(temperature && !check
-                                          ? corrected(common, test.started.utcMs, reading.value)
-                                          : reading.value);
-        }
-    if (common && calibrationAt(*common, test.started.utcMs) && takesProbeBias(test.protocol))
-        out.values.emplace("u_bias_K", readingUncertainty(*common, test.started.utcMs));
-    if (common && common->kind == kitchen::InstrumentKind::infrared &&
-        test.protocol == "surface-map") {
-        out.values.emplace("band_low_um", common->bandLowUm);
-        out.values.emplace("band_high_um", common->bandHighUm);
-    }
-    return out;
-}
 
 Result<void> keepAttachment(Book& book, const std::string& sha256, const std::string& mediaType,
                             const std::string& name, const std::string& content) {
@@ -298,13 +270,11 @@ Result<TestRecord> loadTest(Book& book, const std::string& testId) {
         t.fuel = row.text("fuel");
         t.lidOn = flagOf(row.maybe("lid_on"));
         t.fanOn = flagOf(row.maybe("fan_on"));
-        t.values = damagedOr(
-            dynamet::json::readObject(row.text("values_json"), std::mem_fn(&StrictJson::number)),
-            "a test's values");
+        readValues(row.text("values_json"), t);
         t.typed = damagedOr(
             dynamet::json::readObject(row.text("typed_json"), std::mem_fn(&StrictJson::text)),
             "what was typed in a test");
-        t.started = {row.whole("started_at_ms"), static_cast<int>(row.whole("utc_offset_min"))};
+        t.setStarted({row.whole("started_at_ms"), static_cast<int>(row.whole("utc_offset_min"))});
         t.instrumentId = row.text("instrument_id");
         t.photoSha256 = row.text("photo_sha256");
         loadReadings(db, t);

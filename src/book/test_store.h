@@ -4,58 +4,35 @@
 #pragma once
 
 #include "book/book.h"
-#include "kitchen/instrument.h"
-#include "rating/reduce.h"
+#include "rating/inputs/recorded_test.h"
 
 #include <map>
 
 namespace dynamet::book {
 
-/// Readings of one channel as recorded, in the instrument's own unit.
-struct RecordedChannel {
-    std::string role;
-    std::string name;
-    std::string unit = "°C"; ///< "°C", "°F", "K"
-    std::string instrumentId;
-    std::vector<double> timeS;
-    std::vector<double> asRecorded; ///< NaN = missing
-    double resolution = 0.1;        ///< 0 = off any grid
-    bool operator==(const RecordedChannel&) const = default;
-};
-
-/// A reading that was typed: the text beside its value.
-struct KeyedReading {
-    double value = 0; ///< K, s or a count, by the protocol's role
-    std::string typed;
-    bool operator==(const KeyedReading&) const = default;
-};
+using rating::KeyedReading;
+using rating::RecordedChannel;
 
 /// A test as it is kept. Conditions that were not written down stay empty: "unknown".
-struct TestRecord {
+struct TestRecord : rating::RecordedTest {
     std::string id;
     std::string applianceId;
-    std::string protocol;
     std::string setting; ///< canonical text
     std::string zone;
     std::string insertId, vesselId, siteId;
-    std::string instrumentId; ///< of all readings whose channel names none
-    std::string photoSha256;  ///< an attachment of the book
+    std::string photoSha256; ///< an attachment of the book
     std::string operatorName, fuel;
     std::optional<double> ambientK, windMPerS;
-    std::optional<bool> lidOn, fanOn;
-    std::map<std::string, double> values;     ///< SI, by name
-    std::map<std::string, std::string> typed; ///< what the cook typed, by name
-    std::vector<RecordedChannel> channels;
-    std::map<std::string, std::vector<KeyedReading>> keyed;
     std::string fileName, fileSha256, dialectJson; ///< of an imported log
-    When started;
+    int utcOffsetMin = 0;                          ///< of the wall clock when it was made
+
+    When started() const { return {startedMs, utcOffsetMin}; }
+    void setStarted(const When& when) {
+        startedMs = when.utcMs;
+        utcOffsetMin = when.offsetMin;
+    }
     bool operator==(const TestRecord& o) const { return id == o.id; }
 };
-
-/// The test as the reductions want it: kelvins, corrected by the calibration that was in force when
-/// the test was made; readings from before a calibration stay as they were.
-rating::TestInput inputOf(const TestRecord& test,
-                          const std::vector<kitchen::Instrument>& instruments);
 
 /// Keeps a file's content by its SHA-256; keeping it twice does nothing.
 Result<void> keepAttachment(Book& book, const std::string& sha256, const std::string& mediaType,

@@ -36,10 +36,18 @@ void addRate(CLI::App& app, Typed& typed) {
     verb->add_option("--key", typed.rate.keyed,
                      "ROLE=readings typed in a row, as probe=\"142 139\"");
     verb->add_option("--column", typed.rate.columns, "NAME=ROLE, for each column that is used");
-    verb->add_option("--with", typed.rate.with, "NAME=VALUE, SI");
+    verb->add_option(
+        "--with", typed.rate.with,
+        "NAME=VALUE in the unit of the name, or a choice's word; `protocols` lists them");
     verb->add_flag("--no-lid", typed.rate.noLid, "water-heat-up without a lid");
     verb->add_flag("--fan", typed.rate.fan, "block in forced air");
     verb->callback([&typed] { typed.run = [&typed] { return cli::rate(typed.rate); }; });
+}
+
+void addProtocols(CLI::App& app, Typed& typed) {
+    auto* verb = app.add_subcommand("protocols", "what each test takes: readings and values");
+    verb->add_option("PROTOCOL", typed.path, "one of them; all without it");
+    verb->callback([&typed] { typed.run = [&typed] { return cli::protocols(typed.path); }; });
 }
 
 void addTranslate(CLI::App& app, Typed& typed) {
@@ -79,6 +87,7 @@ void addVerbs(CLI::App& app, Typed& typed) {
     simulate->add_option("CASE", typed.path, "the case, JSON")->required();
     simulate->callback([&typed] { typed.run = [&typed] { return cli::simulate(typed.path); }; });
     addRate(app, typed);
+    addProtocols(app, typed);
     addTranslate(app, typed);
     auto* field = app.add_subcommand("field", "the heat of an appliance, setting by setting");
     field->add_option("BOOK", typed.field.book, "the book")->required();

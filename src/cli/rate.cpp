@@ -8,11 +8,11 @@
 #include "formats/text_file.h"
 #include "quantity/number_text.h"
 #include "quantity/print.h"
-#include "rating/inputs/needed_values.h"
+#include "rating/inputs/keyed_readings.h"
+#include "rating/inputs/typed_values.h"
 #include "rating/reduce.h"
 
 #include <algorithm>
-#include <charconv>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
@@ -26,19 +26,22 @@ Result<std::pair<std::string, std::string>> splitAt(const std::string& text) {
     return std::pair{text.substr(0, equals), text.substr(equals + 1)};
 }
 
-Result<void> addValues(const RateOptions& options, rating::TestInput& test) {
+Result<void> addValues(const RateOptions& options, const rating::Protocol& protocol,
+                       rating::TestInput& test) {
+    std::map<std::string, std::string> written;
     for (const std::string& text : options.with) {
         const auto pair = splitAt(text);
         if (!pair)
             return tl::unexpected(pair.error());
-        double value = 0;
-        const std::string& number = pair->second;
-        const auto read = std::from_chars(number.data(), number.data() + number.size(), value);
-        if (read.ec != std::errc{} || read.ptr != number.data() + number.size())
+        if (!written.insert(*pair).second)
             return fail(Errc::invalidArgument,
-                        fmt::format("\"{}\" in --with {} is not a number", number, text));
-        test.values[pair->first] = value;
+                        fmt::format("--with {} is given twice", pair->first));
     }
+    auto read = rating::readNamed(protocol, written);
+    if (!read)
+        return fail(Errc::invalidArgument, "--with: " + read.error().message);
+    test.values = std::move(read->values);
+    test.choices = std::move(read->choices);
     return {};
 }
 
@@ -94,7 +97,7 @@ Result<void> addKeyed(const RateOptions& options, rating::TestInput& test) {
         const auto readings = rating::parseKeyed(*role, pair->second, TemperatureUnit::celsius);
         if (!readings)
             return fail(Errc::invalidArgument, readings.error().message);
-        for (const rating::TypedReading& r : *readings)
+        for (const rating::KeyedReading& r : *readings)
             test.keyed[role->role].push_back(r.value);
     }
     return {};
@@ -122,13 +125,13 @@ Result<Answer> rate(const RateOptions& options) {
     test.protocol = options.protocol;
     test.lid = !options.noLid;
     test.forcedFlow = options.fan;
-    if (const auto ok = addValues(options, test); !ok)
-        return tl::unexpected(ok.error());
     const rating::Protocol* protocol = rating::findProtocol(options.protocol);
     if (!protocol) {
         const auto unknown = rating::reduce(test);
         return fail(Errc::invalidArgument, unknown.error().message);
     }
+    if (const auto ok = addValues(options, *protocol, test); !ok)
+        return tl::unexpected(ok.error());
     if (const auto ok = addKeyed(options, test); !ok)
         return tl::unexpected(ok.error());
     std::string described;

@@ -45,6 +45,7 @@ Result<kitchen::Kitchen> kitchenOf(const std::string& bookPath);
 // One verb each; docs/formats.md says what they take and give.
 Result<Answer> simulate(const std::string& path);
 Result<Answer> rate(const RateOptions& options);
+Result<Answer> protocols(const std::string& only);
 Result<Answer> translate(const TranslateOptions& options);
 Result<Answer> field(const FieldOptions& options);
 Result<Answer> find(const FindOptions& options);

@@ -11,7 +11,7 @@
 namespace dynamet::rating {
 namespace {
 
-using From = Result<Reduction> (*)(const TestInput&, TestValues&);
+using From = Result<Reduction> (*)(const TestInput&);
 struct Row {
     const char* id;
     From from;
@@ -38,10 +38,8 @@ constexpr std::array<Row, 16> kProtocols{{{"water-heat-up", waterHeatUpFrom},
 Result<Reduction> reduce(const TestInput& test) {
     std::string known;
     for (const Row& row : kProtocols) {
-        if (test.protocol == row.id) {
-            TestValues values(test);
-            return row.from(test, values);
-        }
+        if (test.protocol == row.id)
+            return row.from(test);
         known += (known.empty() ? "" : ", ") + std::string(row.id);
     }
     return fail(Errc::notFound,

@@ -17,7 +17,8 @@ struct TestInput {
     std::string protocol;
     std::map<std::string, Series> channels;           ///< K
     std::map<std::string, std::vector<double>> keyed; ///< K, s or counts
-    std::map<std::string, double> values;
+    std::map<std::string, double> values;             ///< in the unit of each name
+    std::map<std::string, std::string> choices = {};  ///< by name, a word of its descriptor
     bool lid = true;
     bool forcedFlow = false;
 };

@@ -373,7 +373,7 @@ TEST(Defect118, ASecondDryProbeIsNotAWetOneAndTheDayIsTheLogsOwn) {
     ASSERT_TRUE(newest->draft);
     const auto test = dynamet::book::loadTest(bench.document.book(), newest->id);
     EXPECT_EQ(test->channels.size(), 1u);
-    EXPECT_EQ(test->started.utcMs, 1791021600000) << "2026-10-03 10:00 UTC";
+    EXPECT_EQ(test->startedMs, 1791021600000) << "2026-10-03 10:00 UTC";
 }
 
 TEST(Defect119, LongNamesNeverWidenTheWindow) {

@@ -64,7 +64,7 @@ class BookTest : public book::testing::BookFolder {
         }
         c.asRecorded[17] = std::numeric_limits<double>::quiet_NaN();
         t.channels.push_back(c);
-        t.started = kWhen;
+        t.setStarted(kWhen);
         return t;
     }
 };
@@ -293,7 +293,7 @@ TEST_F(BookTest, ACalibrationTouchesOnlyLaterTests) {
     const auto instruments = loadKitchen(book)->instruments;
     TestRecord early = test(), late = test();
     early.instrumentId = late.instrumentId = "p";
-    late.started.utcMs += 5000;
+    late.startedMs += 5000;
     EXPECT_DOUBLE_EQ(inputOf(early, instruments).keyed.at("probe")[0], 415.15);
     EXPECT_DOUBLE_EQ(inputOf(late, instruments).keyed.at("probe")[0], 417.15);
     EXPECT_FALSE(inputOf(early, instruments).values.contains("u_bias_K"));

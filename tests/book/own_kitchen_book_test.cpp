@@ -56,7 +56,7 @@ class OwnKitchen : public book::testing::BookFolder {
             c.asRecorded.push_back(20 + s * 0.11);
         }
         t.channels.push_back(c);
-        t.started = kWhen;
+        t.setStarted(kWhen);
         return t;
     }
 };

@@ -39,6 +39,14 @@ expect 0 "settles at" "$cli" rate preheat --log "$log" --with set_C=180
 expect 0 air_K "$cli" rate preheat --log "$log" --with set_C=180 --json
 [[ $(json "['quantities'][0]['name']") == air_K && $(json "['quantities'][0]['bound']") == none ]] || no "the first quantity"
 expect 2 "does not know the value" "$cli" rate preheat --log "$log" --with set_K=180
+expect 2 "outside 40" "$cli" rate block --log "$log" --with limit_C=1e6
+expect 2 "is not a number" "$cli" rate preheat --log "$log" --with set_C=180C
+expect 2 "given twice" "$cli" rate preheat --log "$log" --with set_C=180 --with set_C=190
+expect 2 "choose from air, liquid" "$cli" rate preheat --log "$log" --with medium=soup
+expect 2 "needs water_kg" "$cli" rate water-heat-up --log "$log"
+expect 0 "heat_from" "$cli" protocols one-face-block
+expect 0 dynamet-protocol-list "$cli" protocols --json
+expect 1 "no protocol" "$cli" protocols tea-leaves
 expect 2 "no role" "$cli" rate preheat --log "$log" --column "Probe B (°C)=water"
 expect 2 "" "$cli" rate tea-leaves --log "$log"
 head -60 "$log" > "$work/short.csv"

@@ -82,7 +82,7 @@ TestInput exampleOf(const std::string& protocol) {
 struct Cell {
     const char* protocol;
     std::vector<const char*> keys;
-    std::map<std::string, double> values = {}; ///< beside the example's own
+    std::map<std::string, std::string> choices = {}; ///< beside the example's own
     const char* channelFrom = ""; ///< "air>plate": the example's channel under another role
 };
 struct Row {
@@ -101,8 +101,8 @@ const std::vector<Row>& table() {
     static const Cell map{"cavity-map", {"all.air_K"}};
     static const Cell pair{"block-pair", {"all.air_K", "all.radiant_K", "all.h_air_W_m2K"}};
     static const Cell up{
-        "one-face-block", {"top.radiant_K", "top.h_air_W_m2K"}, {{"from_below", 0}}};
-    static const Cell down{"one-face-block", {"bottom.radiant_K"}, {{"from_below", 1}}};
+        "one-face-block", {"top.radiant_K", "top.h_air_W_m2K"}, {{"heat_from", "above"}}};
+    static const Cell down{"one-face-block", {"bottom.radiant_K"}, {{"heat_from", "below"}}};
     static const Cell probes{"zone-sweep", {"all.air_K", "all.radiant_K"}};
     static const Cell floorMap{"surface-map", {"bottom.plate_K"}};
     static const Cell deflector{"surface-map", {"bottom.radiant_K"}};
@@ -129,7 +129,7 @@ const std::vector<Row>& table() {
           pair,
           up,
           floorMap,
-          {"load-dip", {"bottom.plate_effusivity_W_s05_m2K"}, {{"stone", 1}}}},
+          {"load-dip", {"bottom.plate_effusivity_W_s05_m2K"}, {{"material", "stone"}}}},
          vapour},
         {countertopOven, {airLog, map, pair, up, floorMap}, vapour},
         {fanOven, {airLog, map, pair, up, down}, vapour},
@@ -181,9 +181,8 @@ Oven setUp(ApplianceKind kind) {
 
 Result<Reduction> reductionFor(const Cell& cell, ApplianceKind kind) {
     TestInput test = exampleOf(cell.protocol);
-    for (const auto& [name, value] : cell.values)
-        test.values[name] = value;
-    test.values.merge(valuesOfKind(cell.protocol, kind));
+    test.choices = cell.choices;
+    test.choices.merge(choicesOfKind(cell.protocol, kind));
     if (const std::string from = cell.channelFrom; !from.empty()) {
         const auto at = from.find('>');
         auto node = test.channels.extract(from.substr(0, at));

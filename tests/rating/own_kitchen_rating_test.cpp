@@ -4,8 +4,9 @@
 // Rating with what a home has: readings by hand, no set point, and questions before nonsense is
 // saved.
 #include "rating/inputs/given_values.h"
-#include "rating/inputs/needed_values.h"
+#include "rating/inputs/keyed_readings.h"
 #include "rating/inputs/timed_readings.h"
+#include "rating/inputs/typed_values.h"
 #include "rating/protocols/preheat.h"
 #include "rating/protocols/water_heat_up.h"
 #include "rating/report/doubts.h"

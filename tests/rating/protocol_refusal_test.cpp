@@ -6,7 +6,8 @@
 #include "generator/liquids.h"
 #include "generator/plates.h"
 #include "rating/inputs/guide_text.h"
-#include "rating/inputs/needed_values.h"
+#include "rating/inputs/keyed_readings.h"
+#include "rating/inputs/typed_values.h"
 #include "rating/reduce.h"
 #include "rating/series_of.h"
 
@@ -132,9 +133,9 @@ TEST(Refusals, CoalsWithoutTheirCounts) {
 TEST(Refusals, ABathWithoutItsSwitchOrItsWater) {
     TestInput test{"bath-loss", {}, {}, {{"water_kg", 12}}};
     test.channels["water"] = seriesOf(generator::heatVat({}, 2400, 200, 9000, 10, {}, 4).liquid);
-    expectRefused(test, "switched off");
+    expectRefused(test, "needs off_s");
     test.values = {{"off_s", 2400}};
-    expectRefused(test, "mass of the water");
+    expectRefused(test, "needs water_kg");
     test.values = {{"water_kg", 12}, {"off_s", 2400}};
     EXPECT_TRUE(reduce(test).has_value());
 }

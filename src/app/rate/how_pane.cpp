@@ -49,7 +49,7 @@ void HowPane::addText(const QString& words, const char* kind) {
 void HowPane::show(const rating::Protocol& protocol, const std::map<std::string, double>& given) {
     const bool otherUnit = unit_ != document_.units().temperature();
     std::vector<std::string> hiddenBefore, hiddenNow;
-    for (const rating::NeededValue& value : protocol.values) {
+    for (const rating::ValueSpec& value : protocol.values) {
         if (given_.count(value.name))
             hiddenBefore.push_back(value.name);
         if (given.count(value.name))
@@ -74,7 +74,7 @@ void HowPane::remember() {
     auto& kept = kept_[protocol_->id];
     for (const Field& field : fields_)
         if (field.touched)
-            kept[field.value->name] = field.edit->text();
+            kept[field.value->name] = textOf(field);
     for (const auto& [role, edit] : readings_)
         kept["reading:" + role] = edit->text();
 }
@@ -98,8 +98,8 @@ void HowPane::translateUnits() {
                               : typed.trimmed() + QLatin1Char(' ') + was;
             if (reading || !known)
                 continue;
-            for (const rating::NeededValue& value : known->values)
-                if (value.name == name && value.celsius)
+            for (const rating::ValueSpec& value : known->values)
+                if (value.name == name && value.kind == rating::ValueKind::temperature)
                     if (const auto t = parseTemperature(plain(typed), unit_))
                         typed = text(printTemperature(*t, document_.units().temperature()));
         }
@@ -146,24 +146,22 @@ void HowPane::rebuild() {
     body_->show();
 }
 
-QString HowPane::shown(const rating::NeededValue& value, double inItsUnit) const {
-    if (value.celsius)
-        return text(printTemperature(Temperature::celsius(inItsUnit), unit_));
-    return text(rating::shownValue(value, inItsUnit));
+QString HowPane::textOf(const Field& field) const {
+    return field.choice ? field.choice->currentData().toString() : field.edit->text();
 }
 
-QString HowPane::usual(const rating::NeededValue& value) const {
-    if (value.celsius)
-        return text(printTemperature(Temperature::celsius(std::stod(value.standard)), unit_));
-    return value.unit.empty() ? text(value.standard)
-                              : text(value.standard) + QLatin1Char(' ') + text(value.unit);
+void HowPane::setText(const Field& field, const QString& text) {
+    if (field.choice)
+        field.choice->setCurrentIndex(std::max(0, field.choice->findData(text)));
+    else
+        field.edit->setText(text);
 }
 
 /// What is given stands in its field as long as nobody typed there.
 void HowPane::showGiven() {
     for (Field& field : fields_)
         if (const auto at = given_.find(field.value->name); at != given_.end() && !field.touched)
-            field.edit->setText(shown(*field.value, at->second));
+            setText(field, text(rating::shownValue(*field.value, at->second, unit_)));
 }
 
 void HowPane::addFields() {
@@ -171,23 +169,37 @@ void HowPane::addFields() {
     form->setContentsMargins(0, 4, 0, 4);
     form->setHorizontalSpacing(10);
     form->setRowWrapPolicy(QFormLayout::WrapLongRows);
-    const auto& kept = kept_[protocol_->id];
-    for (const rating::NeededValue& value : protocol_->values) {
-        const bool dial = value.name == "set_C"; // the row of the sheet is what the dial is set to
-        if (dial || (given_.count(value.name) && rating::isSettled(value.name)))
-            continue;
-        auto* edit = new QLineEdit;
-        edit->setAccessibleName(text(value.label));
-        const auto typed = kept.find(value.name);
-        edit->setText(typed != kept.end() ? typed->second : usual(value));
-        edit->setMinimumWidth(80);
-        edit->setMaximumWidth(130);
-        form->addRow(text(value.label), edit);
-        fields_.push_back({&value, edit, typed != kept.end()});
-        const std::size_t at = fields_.size() - 1;
-        connect(edit, &QLineEdit::textEdited, this, [this, at] { fields_[at].touched = true; });
-    }
+    for (const rating::ValueSpec& value : protocol_->values)
+        if (value.asked && !(given_.contains(value.name) && rating::isSettled(value.name)))
+            addField(*form, value);
     column_->addLayout(form);
+}
+
+void HowPane::addField(QFormLayout& form, const rating::ValueSpec& value) {
+    const auto& kept = kept_[protocol_->id];
+    const auto typed = kept.find(value.name);
+    Field field{&value, nullptr, nullptr, typed != kept.end()};
+    const std::size_t at = fields_.size();
+    if (value.kind == rating::ValueKind::choice) {
+        field.choice = new QComboBox;
+        for (const rating::Choice& choice : value.choices)
+            field.choice->addItem(text(choice.label), text(choice.word));
+        connect(field.choice, &QComboBox::activated, this,
+                [this, at] { fields_[at].touched = true; });
+    } else {
+        field.edit = new QLineEdit;
+        field.edit->setMinimumWidth(80);
+        field.edit->setMaximumWidth(130);
+        if (value.optional)
+            field.edit->setPlaceholderText(tr("not known"));
+        connect(field.edit, &QLineEdit::textEdited, this,
+                [this, at] { fields_[at].touched = true; });
+    }
+    QWidget* widget = field.choice ? static_cast<QWidget*>(field.choice) : field.edit;
+    widget->setAccessibleName(text(value.label));
+    form.addRow(text(value.label), widget);
+    setText(field, typed != kept.end() ? typed->second : text(rating::usualText(value, unit_)));
+    fields_.push_back(field);
 }
 
 QLineEdit* HowPane::reading(QFormLayout& form, const QString& label, const QString& hint,
@@ -247,7 +259,7 @@ void HowPane::fill(const book::TestRecord& test) {
     for (Field& field : fields_) {
         const auto at = test.typed.find(field.value->name);
         if (at != test.typed.end()) {
-            field.edit->setText(text(at->second));
+            setText(field, text(at->second));
             field.touched = true;
         }
     }
@@ -263,23 +275,17 @@ void HowPane::fill(const book::TestRecord& test) {
     conditions_->show(test);
 }
 
-Result<std::map<std::string, double>> HowPane::values() const {
-    std::map<std::string, double> out;
-    for (const Field& field : fields_) {
-        const auto read = parseNeeded(*field.value, plain(field.edit->text()), unit_);
-        if (!read)
-            return tl::unexpected(read.error());
-        out[field.value->name] = *read;
-    }
-    for (const auto& [name, value] : given_)
-        out.emplace(name, value);
+Result<rating::TypedValues> HowPane::values() const {
+    auto out = rating::readTyped(*protocol_, typed(), unit_);
+    if (out)
+        out->values.insert(given_.begin(), given_.end());
     return out;
 }
 
 std::map<std::string, std::string> HowPane::typed() const {
     std::map<std::string, std::string> out;
     for (const Field& field : fields_)
-        out[field.value->name] = plain(field.edit->text());
+        out[field.value->name] = plain(textOf(field));
     return out;
 }
 
@@ -295,8 +301,7 @@ Result<std::map<std::string, std::vector<book::KeyedReading>>> HowPane::keyed() 
         const auto read = rating::parseKeyed(role, plain(typed), unit_);
         if (!read)
             return tl::unexpected(read.error());
-        for (const rating::TypedReading& r : *read)
-            out[role.role].push_back({r.value, r.typed});
+        out[role.role] = *read;
     }
     return out;
 }

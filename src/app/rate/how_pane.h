@@ -5,7 +5,8 @@
 
 #include "app/rate/conditions_form.h"
 #include "app/shell/document.h"
-#include "rating/inputs/needed_values.h"
+#include "rating/inputs/keyed_readings.h"
+#include "rating/inputs/typed_values.h"
 
 #include <QFormLayout>
 #include <QLabel>
@@ -29,7 +30,7 @@ class HowPane : public QWidget {
     /// Puts what a kept test was given into the fields.
     void fill(const book::TestRecord& test);
     /// The values, given ones included; an error names the field.
-    Result<std::map<std::string, double>> values() const;
+    Result<rating::TypedValues> values() const;
     std::map<std::string, std::string> typed() const;
     Result<std::map<std::string, std::vector<book::KeyedReading>>> keyed() const;
     /// Readings typed with the clock beside them, as channels of a log.
@@ -43,16 +44,18 @@ class HowPane : public QWidget {
 
   private:
     struct Field {
-        const rating::NeededValue* value;
-        QLineEdit* edit;
+        const rating::ValueSpec* value;
+        QLineEdit* edit;      ///< nullptr for a choice
+        QComboBox* choice;    ///< nullptr for what is typed
         bool touched = false; ///< somebody typed: what is given no longer replaces it
     };
     void rebuild();
     void remember();
     void translateUnits();
     void showGiven();
-    QString shown(const rating::NeededValue& value, double inItsUnit) const;
-    QString usual(const rating::NeededValue& value) const;
+    QString textOf(const Field& field) const;
+    void setText(const Field& field, const QString& text);
+    void addField(QFormLayout& form, const rating::ValueSpec& value);
     void addText(const QString& words, const char* kind);
     void addFields();
     void addKeyed();

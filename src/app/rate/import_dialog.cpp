@@ -211,13 +211,13 @@ void ImportDialog::showDay() {
 }
 
 void ImportDialog::fill(book::TestRecord& test) const {
-    test.started = made_;
+    test.setStarted(made_);
     const QDateTime before =
         QDateTime::fromMSecsSinceEpoch(made_.utcMs, Qt::OffsetFromUTC, made_.offsetMin * 60);
     const QDate day = QDate::fromString(day_->text().trimmed(), QStringLiteral("yyyy-MM-dd"));
     if (day.isValid() && day != before.date())
-        test.started.utcMs = QDateTime(day, QTime(12, 0), Qt::OffsetFromUTC, made_.offsetMin * 60)
-                                 .toMSecsSinceEpoch();
+        test.startedMs = QDateTime(day, QTime(12, 0), Qt::OffsetFromUTC, made_.offsetMin * 60)
+                             .toMSecsSinceEpoch();
     std::size_t channel = 0;
     for (const ColumnRow& row : rows_) {
         const formats::LoggedChannel& logged = log_->channels[channel++];

@@ -186,7 +186,7 @@ Result<book::TestRecord> TestBench::newTest() const {
     if (isHob(on->kind) && !findVessel(document_.kitchen(), place_.vesselId))
         return fail(Errc::invalidArgument,
                     "a burner is rated with a pan or pot: choose one for it in Kitchen first");
-    const auto values = how_->values();
+    auto values = how_->values();
     if (!values)
         return tl::unexpected(values.error());
     book::TestRecord test;
@@ -198,8 +198,9 @@ Result<book::TestRecord> TestBench::newTest() const {
     test.siteId = on->siteId;
     test.vesselId = isHob(on->kind) ? place_.vesselId : "";
     test.insertId = place_.insertId;
-    test.values = *values;
-    test.values.merge(rating::valuesOfKind(protocol_->id, on->kind));
+    test.values = std::move(values->values);
+    test.choices = std::move(values->choices);
+    test.choices.merge(rating::choicesOfKind(protocol_->id, on->kind));
     test.typed = how_->typed();
     test.fanOn = movesAir(on->kind);
     const auto* site = findSite(document_.kitchen(), on->siteId);
@@ -208,7 +209,7 @@ Result<book::TestRecord> TestBench::newTest() const {
     const auto made = how_->conditions().madeAt();
     if (!made)
         return tl::unexpected(made.error());
-    test.started = *made;
+    test.setStarted(*made);
     return test;
 }
 
@@ -239,7 +240,7 @@ void TestBench::importLog(const QString& path) {
     if (!test)
         return say(text(test.error(), document_.units()));
     const auto roles = rating::rolesFor(*protocol_, appliance()->kind);
-    ImportDialog dialog(roles, protocol_->firstColumnOnly, path, test->started, this);
+    ImportDialog dialog(roles, protocol_->firstColumnOnly, path, test->started(), this);
     if (dialog.exec() != QDialog::Accepted)
         return;
     dialog.fill(*test);
@@ -279,9 +280,10 @@ void TestBench::keepAndWork(book::TestRecord test) {
 void TestBench::work(const book::TestRecord& test) {
     test_ = test;
     saved_ = doubted_ = false;
-    const auto reduction = rating::reduce(inputOf(test, document_.kitchen().instruments));
+    const auto input = rating::inputOf(test, document_.kitchen().instruments);
+    const auto reduction = rating::reduce(input);
     reduction_ = reduction ? std::optional(*reduction) : std::nullopt;
-    trace_->show(test, reduction_ ? &*reduction_ : nullptr);
+    trace_->show(input, reduction_ ? &*reduction_ : nullptr);
     for (const auto& line : lines_)
         saved_ = saved_ || (line.id == test.id && !line.draft);
     if (!reduction) {

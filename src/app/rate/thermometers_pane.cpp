@@ -3,7 +3,7 @@
 
 #include "app/rate/thermometers_pane.h"
 
-#include "rating/inputs/needed_values.h"
+#include "rating/inputs/keyed_readings.h"
 
 #include <QDateTime>
 #include <QFormLayout>
@@ -131,7 +131,7 @@ void ThermometersPane::workOut() {
     test.protocol = protocol->id;
     test.instrumentId = instrument->id;
     test.siteId = appliance->siteId;
-    test.started = document_.now();
+    test.setStarted(document_.now());
     test.values["resolution_K"] = instrument->resolution;
     if (const auto* site = findSite(document_.kitchen(), appliance->siteId))
         test.values["pressure_Pa"] = pressurePa(*site);

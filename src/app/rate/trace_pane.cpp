@@ -36,13 +36,12 @@ void TracePane::showNothing(const QString& words) {
     static_cast<QVBoxLayout*>(layout())->setStretch(4, 1);
 }
 
-void TracePane::show(const book::TestRecord& test, const rating::Reduction* reduction) {
-    const rating::TestInput input = inputOf(test, document_.kitchen().instruments);
-    const bool mapped = test.protocol == "surface-map";
+void TracePane::show(const rating::TestInput& input, const rating::Reduction* reduction) {
+    const bool mapped = input.protocol == "surface-map";
     plot_->setVisible(!mapped && !(input.channels.empty() && input.keyed.empty()));
     map_->setVisible(mapped);
     if (mapped) {
-        drawMap(test, reduction);
+        drawMap(input, reduction);
         return;
     }
     static_cast<QVBoxLayout*>(layout())->setStretch(4, 0);
@@ -99,14 +98,13 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
 }
 
 /// True temperatures where they could be worked out, else what the gun showed.
-void TracePane::drawMap(const book::TestRecord& test, const rating::Reduction* reduction) {
-    const auto input = inputOf(test, document_.kitchen().instruments);
-    const auto per = test.values.find("per_row");
+void TracePane::drawMap(const rating::TestInput& input, const rating::Reduction* reduction) {
+    const auto per = input.values.find("per_row");
     const auto shown = input.keyed.find("spot");
     map_->show(reduction                    ? reduction->fit.value
                : shown == input.keyed.end() ? std::vector<double>{}
                                             : shown->second,
-               per == test.values.end() ? 0 : static_cast<int>(per->second));
+               per == input.values.end() ? 0 : static_cast<int>(per->second));
     words_->setText(reduction ? tr("The surface's own temperatures, row by row from the back left.")
                               : tr("What the gun showed, row by row from the back left."));
 }

@@ -19,11 +19,11 @@ class TracePane : public QWidget {
   public:
     explicit TracePane(Document& document, QWidget* parent = nullptr);
     void showNothing(const QString& words);
-    void show(const book::TestRecord& test, const rating::Reduction* reduction);
+    void show(const rating::TestInput& input, const rating::Reduction* reduction);
 
   private:
     void drawReadings(const rating::TestInput& input, const rating::Reduction* reduction);
-    void drawMap(const book::TestRecord& test, const rating::Reduction* reduction);
+    void drawMap(const rating::TestInput& input, const rating::Reduction* reduction);
     void drawKeyed(const rating::TestInput& input, const rating::Reduction* reduction);
     Document& document_;
     QLabel* words_;

@@ -52,8 +52,7 @@ std::map<std::string, double> givenValues(const std::string& protocol, const Tes
         // A load's or a block's face is not the pan's.
         if (one.first == "area_m2" && protocol != "dry-preheat")
             return true;
-        return !known || std::none_of(known->values.begin(), known->values.end(),
-                                      [&](const NeededValue& v) { return v.name == one.first; });
+        return !known || !known->value(one.first);
     });
     return out;
 }

@@ -1,7 +1,6 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "quantity/temperature.h"
 #include "rating/inputs/inputs.h"
 #include "rating/protocols/block.h"
 #include "rating/protocols/block_pair.h"
@@ -13,96 +12,85 @@
 namespace dynamet::rating {
 namespace {
 
-BlockTest blockOf(const TestInput& test, TestValues& values, const Series& log) {
+BlockTest blockOf(const TestInput& test, TestReader& in, const char* role) {
     BlockTest t;
-    t.block = log;
-    if (const Series* air = channelOf(test, "air"))
-        t.air = *air;
-    t.massKg = values.read("mass_kg", t.massKg);
-    t.areaM2 = values.read("area_m2", t.areaM2);
-    t.specificHeat20 = values.read("c_J_kgK", t.specificHeat20);
-    t.airProbeLagS = values.read("air_lag_s", t.airProbeLagS);
-    t.uBiasK = values.read("u_bias_K", t.uBiasK);
+    in.log(role, t.block);
+    in.log("air", t.air);
+    in.value("mass_kg", t.massKg);
+    in.value("area_m2", t.areaM2);
+    in.value("c_J_kgK", t.specificHeat20);
+    in.value("air_lag_s", t.airProbeLagS);
+    in.value("u_bias_K", t.uBiasK);
     t.forcedFlow = test.forcedFlow;
-    t.limitK = values.kelvinIfGiven("limit_C");
+    in.value("limit_C", t.limitK);
     return t;
 }
 
 } // namespace
 
-Result<Reduction> preheatFrom(const TestInput& test, TestValues& values) {
-    const Series* air = channelOf(test, "air");
-    const Series* plate = channelOf(test, "plate");
-    const Series* wet = channelOf(test, "wet");
-    if (!air && !plate)
-        return missingRole(test, "air");
+Result<Reduction> preheatFrom(const TestInput& test) {
+    TestReader in(test);
     Preheat t;
-    t.air = plate ? *plate : *air;
-    t.plate = plate != nullptr;
+    std::optional<Series> wet;
+    t.plate = in.eitherLog("air", "plate", t.air);
+    in.log("wet", wet);
     t.rule.slopeLimitPerS = (t.plate ? 1.0 : 0.3) / 60;
-    t.setK = values.kelvinIfGiven("set_C");
-    t.limitK = values.kelvinIfGiven("limit_C");
-    t.liquid = values.read("liquid", 0) != 0;
-    t.uBiasK = values.read("u_bias_K", t.liquid ? 0.3 : t.uBiasK);
-    const double pressure = values.pressurePa();
-    if (const auto ok = values.checkAllUsed(); !ok)
-        return tl::unexpected(ok.error());
-    auto found = reducePreheat(t);
+    in.value("set_C", t.setK);
+    in.value("limit_C", t.limitK);
+    t.liquid = in.isSecond("medium");
+    if (t.liquid)
+        t.uBiasK = 0.3;
+    in.value("u_bias_K", t.uBiasK);
+    const double pressure = in.pressurePa();
+    auto found = in.reduced(t, reducePreheat);
     if (found && wet)
         addVapour(*found, *wet, found->quantities.front().value, pressure);
     return found;
 }
 
-Result<Reduction> blockFrom(const TestInput& test, TestValues& values) {
-    const Series* log = channelOf(test, "block");
-    if (!log)
-        return missingRole(test, "block");
-    BlockTest t = blockOf(test, values, *log);
-    t.emissivity = values.read("emissivity", t.emissivity);
-    t.inLiquid = values.read("liquid", 0) != 0;
-    return reduced(values, t, reduceBlock);
+Result<Reduction> blockFrom(const TestInput& test) {
+    TestReader in(test);
+    BlockTest t = blockOf(test, in, "block");
+    in.value("emissivity", t.emissivity);
+    t.inLiquid = in.isSecond("medium");
+    return in.reduced(t, reduceBlock);
 }
 
-Result<Reduction> blockPairFrom(const TestInput& test, TestValues& values) {
-    const Series *bright = channelOf(test, "bright"), *black = channelOf(test, "black");
-    if (!bright)
-        return missingRole(test, "bright");
-    if (!black)
-        return missingRole(test, "black");
+Result<Reduction> blockPairFrom(const TestInput& test) {
+    TestReader in(test);
     BlockPair t;
-    t.bright = blockOf(test, values, *bright);
-    t.black = blockOf(test, values, *black);
-    t.bright.emissivity = values.read("emissivity_bright", 0.08);
-    t.black.emissivity = values.read("emissivity_black", 0.95);
-    return reduced(values, t, reduceBlockPair);
+    t.bright = blockOf(test, in, "bright");
+    t.black = blockOf(test, in, "black");
+    in.value("emissivity_bright", t.bright.emissivity);
+    in.value("emissivity_black", t.black.emissivity);
+    return in.reduced(t, reduceBlockPair);
 }
 
-Result<Reduction> oneFaceBlockFrom(const TestInput& test, TestValues& values) {
-    const Series* log = channelOf(test, "block");
-    if (!log)
-        return missingRole(test, "block");
+Result<Reduction> oneFaceBlockFrom(const TestInput& test) {
+    TestReader in(test);
     OneFaceBlock t;
-    t.block = *log;
-    t.massKg = values.read("mass_kg", t.massKg);
-    t.areaM2 = values.read("area_m2", t.areaM2);
-    t.specificHeat20 = values.read("c_J_kgK", t.specificHeat20);
-    t.emissivity = values.read("emissivity", t.emissivity);
-    t.airK = values.kelvin("air_C", 100);
-    t.fromBelow = values.read("from_below", 1) != 0;
-    if (const auto known = values.ifGiven("h_known_W_m2K")) {
-        t.coefficientKnown = true;
-        t.knownW_m2K = *known;
-    }
-    t.limitK = values.kelvinIfGiven("limit_C");
-    return reduced(values, t, reduceOneFaceBlock);
+    std::optional<double> known;
+    in.log("block", t.block);
+    in.value("mass_kg", t.massKg);
+    in.value("area_m2", t.areaM2);
+    in.value("c_J_kgK", t.specificHeat20);
+    in.value("emissivity", t.emissivity);
+    in.value("air_C", t.airK);
+    t.fromBelow = !in.isSecond("heat_from");
+    in.value("h_known_W_m2K", known);
+    t.coefficientKnown = known.has_value();
+    t.knownW_m2K = known.value_or(t.knownW_m2K);
+    in.value("limit_C", t.limitK);
+    return in.reduced(t, reduceOneFaceBlock);
 }
 
-Result<Reduction> cavityMapFrom(const TestInput& test, TestValues& values) {
+Result<Reduction> cavityMapFrom(const TestInput& test) {
+    TestReader in(test);
     CavityMap t;
     t.spots = test.channels;
-    t.limitK = values.kelvinIfGiven("limit_C");
-    t.liquid = values.read("liquid", 0) != 0;
-    return reduced(values, t, reduceCavityMap);
+    in.value("limit_C", t.limitK);
+    t.liquid = in.isSecond("medium");
+    return in.reduced(t, reduceCavityMap);
 }
 
 } // namespace dynamet::rating

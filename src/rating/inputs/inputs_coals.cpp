@@ -1,7 +1,6 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "quantity/temperature.h"
 #include "rating/inputs/inputs.h"
 #include "rating/protocols/burn_down.h"
 #include "rating/protocols/coal_count.h"
@@ -9,53 +8,49 @@
 
 namespace dynamet::rating {
 
-Result<Reduction> zoneSweepFrom(const TestInput& test, TestValues& values) {
+Result<Reduction> zoneSweepFrom(const TestInput& test) {
+    TestReader in(test);
     ZoneSweep t;
-    t.readingsK = keyedOf(test, "probe");
-    if (t.readingsK.empty())
-        return missingRole(test, "probe");
-    t.dialK = keyedOf(test, "dial");
-    t.thickK = keyedOf(test, "thick");
-    t.limitK = values.kelvin("limit_C", 350);
-    t.settledForS = values.read("waited_s", t.settledForS);
-    t.accuracyK = values.read("u_bias_K", t.accuracyK);
-    t.thinM = values.read("thin_m", t.thinM);
-    t.thickM = values.read("thick_m", t.thickM);
-    return reduced(values, t, reduceZoneSweep);
+    in.readings("probe", t.readingsK);
+    in.readingsIfAny("dial", t.dialK);
+    in.readingsIfAny("thick", t.thickK);
+    in.value("limit_C", t.limitK);
+    in.value("waited_s", t.settledForS);
+    in.value("u_bias_K", t.accuracyK);
+    in.value("thin_m", t.thinM);
+    in.value("thick_m", t.thickM);
+    return in.reduced(t, reduceZoneSweep);
 }
 
-Result<Reduction> burnDownFrom(const TestInput& test, TestValues& values) {
-    const Series *air = channelOf(test, "air"), *floor = channelOf(test, "floor");
-    if (!air && !floor)
-        return missingRole(test, "air");
+Result<Reduction> burnDownFrom(const TestInput& test) {
+    TestReader in(test);
     BurnDown t;
-    t.log = floor ? *floor : *air;
-    t.floor = floor != nullptr;
-    t.ambientK = values.kelvin("ambient_C", 15);
-    t.targetK = values.kelvinIfGiven("target_C").value_or(0);
-    t.bandK = values.read("band_K", t.bandK);
-    t.limitK = values.kelvinIfGiven("limit_C");
-    values.read("fuel_kg", 0);
-    return reduced(values, t, reduceBurnDown);
+    t.floor = in.eitherLog("air", "floor", t.log);
+    in.value("ambient_C", t.ambientK);
+    in.value("target_C", t.targetK);
+    in.value("band_K", t.bandK);
+    in.value("limit_C", t.limitK);
+    return in.reduced(t, reduceBurnDown);
 }
 
-Result<Reduction> coalCountFrom(const TestInput& test, TestValues& values) {
+Result<Reduction> coalCountFrom(const TestInput& test) {
+    TestReader in(test);
     CoalCount t;
-    t.under = keyedOf(test, "under");
-    t.lid = keyedOf(test, "lid");
-    t.insideK = keyedOf(test, "inside");
-    if (t.insideK.empty())
-        return missingRole(test, "inside");
-    t.ageS = keyedOf(test, "age");
-    t.ambientK = values.kelvin("ambient_C", 15);
-    t.air = {values.pressurePa(), t.ambientK, values.read("wind_m_s", 0)};
-    t.fuel.pieceKg = values.read("coal_kg", t.fuel.pieceKg);
-    t.fuel.heatingJ_kg = values.read("heating_J_kg", t.fuel.heatingJ_kg);
-    t.ironKg = values.read("iron_kg", 0);
-    t.halfS = values.read("half_s", 0);
-    t.fieldUnder = static_cast<int>(values.read("coals_under", 0));
-    t.fieldLid = static_cast<int>(values.read("coals_lid", 0));
-    return reduced(values, t, reduceCoalCount);
+    in.readings("inside", t.insideK);
+    in.readingsIfAny("under", t.under);
+    in.readingsIfAny("lid", t.lid);
+    in.readingsIfAny("age", t.ageS);
+    in.value("ambient_C", t.ambientK);
+    double wind = 0;
+    in.value("wind_m_s", wind);
+    t.air = {in.pressurePa(), t.ambientK, wind};
+    in.value("coal_kg", t.fuel.pieceKg);
+    in.value("heating_J_kg", t.fuel.heatingJ_kg);
+    in.value("iron_kg", t.ironKg);
+    in.value("half_s", t.halfS);
+    in.value("coals_under", t.fieldUnder);
+    in.value("coals_lid", t.fieldLid);
+    return in.reduced(t, reduceCoalCount);
 }
 
 } // namespace dynamet::rating

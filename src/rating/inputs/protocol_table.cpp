@@ -5,7 +5,9 @@
 
 #include "rating/inputs/guide_text.h"
 
+#include <array>
 #include <nlohmann/json.hpp>
+#include <stdexcept>
 #include <string_view>
 
 namespace dynamet::data {
@@ -25,7 +27,67 @@ KeyedKind keyedKind(const std::string& word) {
                                : KeyedKind::temperature;
 }
 
-Protocol readProtocol(const json& row) {
+constexpr std::array kKinds{std::pair{ValueKind::number, "number"},
+                            std::pair{ValueKind::count, "count"},
+                            std::pair{ValueKind::mass, "mass"},
+                            std::pair{ValueKind::length, "length"},
+                            std::pair{ValueKind::energy, "energy"},
+                            std::pair{ValueKind::duration, "duration"},
+                            std::pair{ValueKind::temperature, "temperature"},
+                            std::pair{ValueKind::difference, "difference"},
+                            std::pair{ValueKind::choice, "choice"}};
+
+ValueKind valueKind(const std::string& word) {
+    for (const auto& [kind, name] : kKinds)
+        if (word == name)
+            return kind;
+    throw std::invalid_argument("protocols.json: no kind of value " + word);
+}
+
+/// What holds when nothing is given: the default, else the usual value.
+std::optional<double> fallbackOf(const json& row, const ValueSpec& spec) {
+    if (spec.required || spec.optional)
+        return row.contains("default") && row.at("default").is_number()
+                   ? std::optional(row.at("default").get<double>())
+                   : std::nullopt;
+    if (row.contains("default") && row.at("default").is_number())
+        return row.at("default").get<double>();
+    return spec.usual.empty() ? std::nullopt
+                              : std::optional(std::stod(spec.usual) * spec.siPerUnit);
+}
+
+ValueSpec readSpec(const std::string& name, const json& row) {
+    ValueSpec out;
+    out.name = name;
+    out.label = row.at("label").get<std::string>();
+    out.kind = valueKind(row.at("kind").get<std::string>());
+    out.unit = row.value("unit", "");
+    out.siPerUnit = row.value("si", 1.0);
+    out.usual = row.value("usual", "");
+    out.required = row.value("required", false);
+    out.optional = row.value("optional", false);
+    out.asked = row.value("asked", true);
+    if (out.kind == ValueKind::choice) {
+        for (const json& one : row.at("choices"))
+            out.choices.push_back({one.at(0).get<std::string>(), one.at(1).get<std::string>()});
+        return out;
+    }
+    out.low = row.at("range").at(0).get<double>();
+    out.high = row.at("range").at(1).get<double>();
+    out.fallback = fallbackOf(row, out);
+    return out;
+}
+
+/// "name", or ["name", {what is different here}].
+ValueSpec specOf(const json& entry, const json& shared) {
+    if (entry.is_string())
+        return readSpec(entry.get<std::string>(), shared.at(entry.get<std::string>()));
+    json row = shared.at(entry.at(0).get<std::string>());
+    row.merge_patch(entry.at(1)); // null takes a property away
+    return readSpec(entry.at(0).get<std::string>(), row);
+}
+
+Protocol readProtocol(const json& row, const json& sharedValues) {
     Protocol p;
     p.id = row.at("id").get<std::string>();
     p.shortName = row.at("short").get<std::string>();
@@ -47,10 +109,8 @@ Protocol readProtocol(const json& row) {
             p.keyed.push_back({k.at(0).get<std::string>(), k.at(1).get<std::string>(),
                                keyedKind(k.at(2).get<std::string>()), k.at(3).get<std::string>(),
                                k.at(4).get<bool>()});
-    for (const json& v : row.at("values"))
-        p.values.push_back({v.at(0).get<std::string>(), v.at(1).get<std::string>(),
-                            v.at(2).get<std::string>(), v.at(3).get<double>(), v.at(4).get<bool>(),
-                            v.at(5).get<std::string>()});
+    for (const json& entry : row.at("values"))
+        p.values.push_back(specOf(entry, sharedValues));
     return p;
 }
 
@@ -58,7 +118,7 @@ ProtocolTable readTable() {
     const json table = json::parse(data::protocols);
     ProtocolTable out;
     for (const json& row : table.at("protocols"))
-        out.protocols.push_back(readProtocol(row));
+        out.protocols.push_back(readProtocol(row, table.at("values")));
     for (const kitchen::ApplianceKind kind : kitchen::allKinds())
         out.forKind[kind] = table.at("order").at(word(kind)).get<std::vector<std::string>>();
     out.quantityWords = table.at("quantities").get<std::map<std::string, std::string>>();
@@ -67,6 +127,13 @@ ProtocolTable readTable() {
 }
 
 } // namespace
+
+const char* word(ValueKind kind) {
+    for (const auto& [known, name] : kKinds)
+        if (known == kind)
+            return name;
+    return "number";
+}
 
 const ProtocolTable& protocolTable() {
     static const ProtocolTable table = readTable();

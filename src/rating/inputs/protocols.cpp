@@ -4,20 +4,18 @@
 #include "rating/inputs/protocols.h"
 
 #include "rating/inputs/protocol_table.h"
-#include "rating/protocols/surface_map.h"
 
 namespace dynamet::rating {
 namespace {
 
 /// What is there to aim at: a plate, an oven's or a fire's floor, an iron oven's lid, a deflector.
-MappedSurface surfaceOf(kitchen::ApplianceKind kind) {
+const char* surfaceOf(kitchen::ApplianceKind kind) {
     using enum kitchen::ApplianceKind;
     if (kind == ironOven)
-        return MappedSurface::lid;
+        return "lid";
     if (kind == charcoalKettle || kind == coveredCeramicGrill || kind == pelletGrill)
-        return MappedSurface::deflector;
-    return groupOf(kind) == kitchen::HeatGroup::plates ? MappedSurface::plate
-                                                       : MappedSurface::floor;
+        return "deflector";
+    return groupOf(kind) == kitchen::HeatGroup::plates ? "plate" : "floor";
 }
 
 bool isLiquid(kitchen::ApplianceKind kind) {
@@ -25,6 +23,13 @@ bool isLiquid(kitchen::ApplianceKind kind) {
 }
 
 } // namespace
+
+const ValueSpec* Protocol::value(const std::string& name) const {
+    for (const ValueSpec& spec : values)
+        if (spec.name == name)
+            return &spec;
+    return nullptr;
+}
 
 const std::vector<Protocol>& allProtocols() {
     return protocolTable().protocols;
@@ -67,13 +72,13 @@ bool isTemperature(const Protocol& protocol, const std::string& role) {
     return true;
 }
 
-std::map<std::string, double> valuesOfKind(const std::string& protocol,
-                                           kitchen::ApplianceKind kind) {
-    if (isLiquid(kind) &&
-        (protocol == "preheat" || protocol == "block" || protocol == "cavity-map"))
-        return {{"liquid", 1}};
-    if (protocol == "surface-map")
-        return {{"surface", static_cast<double>(surfaceOf(kind))}};
+std::map<std::string, std::string> choicesOfKind(const std::string& protocol,
+                                                 kitchen::ApplianceKind kind) {
+    const Protocol* known = findProtocol(protocol);
+    if (isLiquid(kind) && known && known->value("medium"))
+        return {{"medium", "liquid"}};
+    if (known && known->value("surface"))
+        return {{"surface", surfaceOf(kind)}};
     return {};
 }
 

@@ -4,22 +4,13 @@
 #pragma once
 
 #include "kitchen/appliance.h"
+#include "rating/inputs/value_spec.h"
 
 #include <map>
 #include <string>
 #include <vector>
 
 namespace dynamet::rating {
-
-/// A value a protocol needs from the cook beside the readings; SI name, unit it is typed in.
-struct NeededValue {
-    std::string name;     ///< "water_kg": the name on the command line and in the book
-    std::string label;    ///< "Water"
-    std::string unit;     ///< "g", "°C", "%", "min": what a bare number means
-    double siPerUnit = 1; ///< SI worth of one unit (temperatures: see `celsius`)
-    bool celsius = false; ///< typed as a temperature
-    std::string standard; ///< what stands there at first, as typed
-};
 
 /// Readings that are typed in a row.
 enum class KeyedKind { temperature, count, minutes };
@@ -48,7 +39,9 @@ struct Protocol {
     std::vector<std::string> roles; ///< of a log's columns, the leading one first
     bool firstColumnOnly = false;   ///< further roles are alternatives: never given unasked
     std::vector<KeyedRole> keyed;
-    std::vector<NeededValue> values;
+    std::vector<ValueSpec> values; ///< every one that a test of it may carry
+
+    const ValueSpec* value(const std::string& name) const; ///< nullptr: it knows none
 };
 
 const std::vector<Protocol>& allProtocols();
@@ -61,9 +54,9 @@ std::vector<std::string> rolesOf(const std::string& protocol);
 std::vector<std::string> rolesFor(const Protocol& protocol, kitchen::ApplianceKind kind);
 /// Whether readings of a keyed role are temperatures, which calibrations and units concern.
 bool isTemperature(const Protocol& protocol, const std::string& role);
-/// Named values that follow from the kind itself (a bath's number is the liquid's).
-std::map<std::string, double> valuesOfKind(const std::string& protocol,
-                                           kitchen::ApplianceKind kind);
+/// Choices that follow from the kind itself (a bath's number is the liquid's).
+std::map<std::string, std::string> choicesOfKind(const std::string& protocol,
+                                                 kitchen::ApplianceKind kind);
 /// The page of a protocol as Markdown.
 std::string guidePage(const std::string& protocol);
 

@@ -1,17 +1,14 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "rating/inputs/needed_values.h"
+#include "rating/inputs/keyed_readings.h"
 
 #include "quantity/number_text.h"
-#include "quantity/parse_duration.h"
-#include "quantity/parse_measures.h"
 
 #include <fmt/format.h>
 #include <sstream>
 
 namespace dynamet::rating {
-
 namespace {
 
 bool isDigit(char c) {
@@ -43,9 +40,9 @@ std::vector<std::string> wordsOf(std::string text) {
 }
 
 /// Numbers in a row, times `factor`; `whole` refuses fractions.
-Result<std::vector<TypedReading>> parseNumbers(const std::string& typed, double factor,
+Result<std::vector<KeyedReading>> parseNumbers(const std::string& typed, double factor,
                                                bool whole) {
-    std::vector<TypedReading> out;
+    std::vector<KeyedReading> out;
     for (const std::string& word : wordsOf(typed)) {
         if (word == "min" && !out.empty()) // a unit behind the numbers
             continue;
@@ -64,38 +61,7 @@ Result<std::vector<TypedReading>> parseNumbers(const std::string& typed, double 
 
 } // namespace
 
-Result<double> parseNeeded(const NeededValue& value, const std::string& typed,
-                           TemperatureUnit bare) {
-    const auto named = [&](Result<double> result) -> Result<double> {
-        return result ? result : tl::unexpected(result.error().in(value.label));
-    };
-    if (value.celsius) {
-        const auto t = parseTemperature(typed, bare);
-        return t ? Result<double>(t->celsius()) : named(tl::unexpected(t.error()));
-    }
-    if (value.unit == "g")
-        return named(parseMassKg(typed, value.siPerUnit));
-    if (value.unit == "kWh")
-        return named(parseEnergyJ(typed, value.siPerUnit));
-    if (value.unit == "min") {
-        const auto t = parseDuration(typed);
-        return t ? Result<double>(t->lowS) : named(tl::unexpected(t.error()));
-    }
-    std::string_view rest = typed;
-    const auto number = takeNumber(rest);
-    if (!number)
-        return named(number);
-    if (const auto unit = trimmed(rest); !unit.empty() && unit != value.unit)
-        return named(fail(Errc::parse, fmt::format("\"{}\" should be in {}", typed, value.unit)));
-    return *number * value.siPerUnit;
-}
-
-std::string shownValue(const NeededValue& value, double named) {
-    const std::string number = fmt::format("{:.4g}", named / value.siPerUnit);
-    return value.unit.empty() ? number : number + " " + value.unit;
-}
-
-Result<std::vector<TypedReading>> parseReadings(const std::string& typed, TemperatureUnit bare) {
+Result<std::vector<KeyedReading>> parseReadings(const std::string& typed, TemperatureUnit bare) {
     std::vector<std::string> words = wordsOf(typed);
     if (words.empty())
         return fail(Errc::parse, "no reading was typed");
@@ -105,7 +71,7 @@ Result<std::vector<TypedReading>> parseReadings(const std::string& typed, Temper
         bare = words.back().back() == 'F' ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
         words.pop_back();
     }
-    std::vector<TypedReading> out;
+    std::vector<KeyedReading> out;
     for (std::size_t i = 0; i < words.size(); ++i) {
         const auto t = parseTemperature(words[i], bare);
         if (!t)
@@ -115,15 +81,15 @@ Result<std::vector<TypedReading>> parseReadings(const std::string& typed, Temper
     return out;
 }
 
-Result<std::vector<TypedReading>> parseCounts(const std::string& typed) {
+Result<std::vector<KeyedReading>> parseCounts(const std::string& typed) {
     return parseNumbers(typed, 1, true);
 }
 
-Result<std::vector<TypedReading>> parseMinutes(const std::string& typed) {
+Result<std::vector<KeyedReading>> parseMinutes(const std::string& typed) {
     return parseNumbers(typed, 60, false);
 }
 
-Result<std::vector<TypedReading>> parseKeyed(const KeyedRole& role, const std::string& typed,
+Result<std::vector<KeyedReading>> parseKeyed(const KeyedRole& role, const std::string& typed,
                                              TemperatureUnit bare) {
     auto out = role.kind == KeyedKind::count     ? parseCounts(typed)
                : role.kind == KeyedKind::minutes ? parseMinutes(typed)
