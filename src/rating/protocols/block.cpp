@@ -8,6 +8,7 @@
 #include "quantity/print.h"
 #include "quantity/water.h"
 #include "rating/protocols/block_model.h"
+#include "rating/uncertainty/propagate.h"
 #include "trace/settled.h"
 
 #include <algorithm>
@@ -24,11 +25,9 @@ constexpr double kReadingSdK =
 constexpr double kLeastSdK = 0.05;
 constexpr std::size_t kBatches = 10;
 constexpr double kWarnConstants = 1.2, kRefuseConstants = 0.6, kCyclingConstants = 2;
-constexpr double kScalingU = 0.10; // of h from block to food, beyond the power of the length
 
 /// What a fit gives, in the order of the covariance: the quantities, then what the field needs.
-enum Derived : std::size_t { effective, total, convective, air, radiant, count };
-using DerivedValues = std::array<double, count>;
+enum Value : std::size_t { effective, total, convective, air, radiant, count };
 
 struct Prepared {
     BlockModel model;
@@ -99,7 +98,7 @@ Result<Fit> fitFromScratch(const Prepared& data, const Inputs& in) {
 
 /// The effective temperature is where the block would stay: air and walls weighted by their
 /// coefficients, which is known far better than either.
-DerivedValues derive(const Fit& f, const Inputs& in) {
+Derived derive(const Fit& f, const Inputs& in) {
     const double t = f.parameters[0], h = f.parameters[1];
     const double walls = t + in.radiantApartK;
     double stays = t;
@@ -154,34 +153,18 @@ Result<Checked> checkAfter(const BlockTest& test, const Prepared& data, const Fi
     return out;
 }
 
-void addFieldNumbers(Reduction& out, const BlockTest& test, const DerivedValues& d,
-                     const std::vector<double>& cov) {
-    using kitchen::Face, kitchen::Term, kitchen::FieldKey;
+void addFieldNumbers(Reduction& out, const BlockTest& test, const Spread& spread) {
+    using kitchen::Face, kitchen::Term;
+    std::vector<std::pair<std::size_t, kitchen::FieldKey>> placed;
     if (test.inLiquid) {
-        const FieldKey liquid{Face::all, Term::liquid}, h{Face::all, Term::hLiquid};
-        const auto measuredHere = kitchen::Provenance::measured;
-        out.fieldNumbers = {
-            {liquid, d[air], std::sqrt(cov[air * count + air]), measuredHere, "", "measured"},
-            {h, d[convective], std::sqrt(cov[convective * count + convective]), measuredHere, "",
-             "measured"}};
-        out.fieldCovariances = {{liquid, h, cov[air * count + convective]}};
+        addFieldNumber(out, spread, air, {Face::all, Term::liquid}, placed);
+        addFieldNumber(out, spread, convective, {Face::all, Term::hLiquid}, placed);
         return;
     }
-    const double exponent = test.forcedFlow ? -0.5 : -0.25;
-    const double scale = std::pow(test.foodLengthM / test.blockLengthM, exponent);
-    const auto c = [&cov](std::size_t i, std::size_t j) { return cov[i * count + j]; };
-    const FieldKey airKey{Face::all, Term::air}, radiantKey{Face::all, Term::radiant},
-        coefficientKey{Face::all, Term::hAir};
-    const auto measured = kitchen::Provenance::measured;
-    const double h = d[convective] * scale;
-    out.fieldNumbers = {
-        {airKey, d[air], std::sqrt(c(air, air)), measured, "", "measured"},
-        {radiantKey, d[radiant], std::sqrt(c(radiant, radiant)), measured, "", "measured"},
-        {coefficientKey, h, std::hypot(std::sqrt(c(convective, convective)) * scale, kScalingU * h),
-         measured, "", "measured"}};
-    out.fieldCovariances = {{airKey, radiantKey, c(air, radiant)},
-                            {airKey, coefficientKey, scale * c(air, convective)},
-                            {radiantKey, coefficientKey, scale * c(radiant, convective)}};
+    addFieldNumber(out, spread, air, {Face::all, Term::air}, placed);
+    addFieldNumber(out, spread, radiant, {Face::all, Term::radiant}, placed);
+    addFieldNumber(out, spread, convective, {Face::all, Term::hAir}, placed);
+    scaleToFood(out, test);
 }
 
 void addWarnings(Reduction& out, const BlockTest& test, const Checked& checked, bool cycling) {
@@ -196,18 +179,6 @@ void addWarnings(Reduction& out, const BlockTest& test, const Checked& checked, 
                                 "leave it in for two time constants"});
     if (checked.biot > 0.05)
         out.warnings.push_back({"biot", fmt::format("Biot number {:.2f}", checked.biot)});
-}
-
-struct Uncertainty {
-    std::vector<double> typeA = std::vector<double>(count * count, 0); ///< covariance
-    std::vector<double> all = std::vector<double>(count * count, 0);
-    std::vector<Contribution> contributions; ///< of the effective temperature
-};
-
-void addOuter(std::vector<double>& covariance, const DerivedValues& shift) {
-    for (std::size_t i = 0; i < count; ++i)
-        for (std::size_t j = 0; j < count; ++j)
-            covariance[i * count + j] += shift[i] * shift[j];
 }
 
 /// What each batch of readings pulls the fit by: (JᵀJ)⁻¹ J_bᵀ r_b. Residuals of a log hang
@@ -244,75 +215,43 @@ std::vector<std::array<double, 2>> batchPulls(const Prepared& data, const Inputs
 }
 
 /// Type A from the batches of the held fit, never less than white noise of kLeastSdK would give.
-void addTypeA(Uncertainty& u, const Prepared& data, const Fit& f, const Inputs& in) {
-    DerivedValues byT{}, byH{};
+void addScatter(Spread& spread, const Prepared& data, const Fit& f, const Inputs& in) {
+    std::array<double, count> byT{}, byH{};
     byT[effective] = byT[air] = byT[radiant] = 1;
     byT[total] = 3 * radiative(in.emissivity, f.parameters[0]) / f.parameters[0];
     byH[total] = byH[convective] = 1;
     const double scale = static_cast<double>(kBatches) / static_cast<double>(kBatches - 3);
+    std::vector<double> covariance(count * count, 0);
     const auto add = [&](double tt, double hh, double th) {
         for (std::size_t i = 0; i < count; ++i)
             for (std::size_t j = 0; j < count; ++j)
-                u.typeA[i * count + j] += byT[i] * byT[j] * tt + byH[i] * byH[j] * hh +
-                                          (byT[i] * byH[j] + byH[i] * byT[j]) * th;
+                covariance[i * count + j] += byT[i] * byT[j] * tt + byH[i] * byH[j] * hh +
+                                             (byT[i] * byH[j] + byH[i] * byT[j]) * th;
     };
     for (const auto& pull : batchPulls(data, in, f))
         add(scale * pull[0] * pull[0], scale * pull[1] * pull[1], scale * pull[0] * pull[1]);
     const double least = std::pow(kLeastSdK / kReadingSdK, 2);
     add(least * f.cov(0, 0), least * f.cov(1, 1), least * f.cov(0, 1));
-    u.all = u.typeA;
-    u.contributions.push_back({"scatter of the readings", std::sqrt(u.typeA[0])});
+    addTypeA(spread, covariance, kBatches - 3.0, "scatter of the readings");
 }
 
-/// Type B inputs one after the other: each is shifted by its standard uncertainty both ways and
-/// fitted anew. Half the difference is its part; what the mean of both is off `derived` corrects
-/// it.
-Result<void> addTypeB(Uncertainty& u, const BlockTest& test, const Prepared& data, const Fit& f,
-                      const Inputs& held, DerivedValues& derived) {
-    struct Shift {
-        const char* name;
-        double Inputs::*input;
-        double by;
+/// Type B inputs, each moved by its standard uncertainty and fitted anew from where the held fit
+/// ended.
+Result<Spread> spreadOfInputs(const BlockTest& test, const Prepared& data, const Fit& f,
+                              const Inputs& held) {
+    const auto moves = [](const char* name, double Inputs::*input, double by) {
+        return Influence<Inputs>{name, [=](Inputs& in, double s) { in.*input += s * by; }};
     };
-    const std::array<Shift, 4> shifts{
-        {{"walls hotter or cooler than the air", &Inputs::radiantApartK, test.uRadiantK},
-         {"emissivity", &Inputs::emissivity, test.uEmissivity},
-         {"heat capacity and area", &Inputs::heatFactor, test.uHeat},
-         {"probe's bias", &Inputs::biasK, test.uBiasK}}};
-    const DerivedValues base = derive(f, held);
-    for (const Shift& shift : shifts) {
-        std::array<DerivedValues, 2> side{};
-        for (std::size_t s = 0; s < 2; ++s) {
-            Inputs in = held;
-            in.*shift.input += s == 0 ? shift.by : -shift.by;
-            const auto other = fitHeld(data, in, f.parameters);
-            if (!other)
-                return tl::unexpected(other.error());
-            side[s] = derive(*other, in);
-        }
-        DerivedValues change{};
-        for (std::size_t i = 0; i < count; ++i) {
-            change[i] = (side[0][i] - side[1][i]) / 2;
-            derived[i] += (side[0][i] + side[1][i]) / 2 - base[i];
-        }
-        addOuter(u.all, change);
-        u.contributions.push_back({shift.name, std::abs(change[effective])});
-    }
-    return {};
-}
-
-void addQuantities(Reduction& out, const DerivedValues& d, const Uncertainty& u, double dof) {
-    constexpr std::array<const char*, 3> kNames{"effective_K", "h_total_W_m2K",
-                                                "h_convective_W_m2K"};
-    for (std::size_t q = 0; q < 3; ++q) {
-        const double a = u.typeA[q * count + q], all = u.all[q * count + q];
-        out.quantities.push_back(makeQuantity(kNames[q], d[q], q == 0 ? "K" : "W/m²K", std::sqrt(a),
-                                              dof, std::sqrt(std::max(0.0, all - a))));
-    }
-    for (std::size_t i = 0; i < 3; ++i)
-        for (std::size_t j = 0; j < 3; ++j)
-            out.covariance.push_back(u.all[i * count + j]);
-    out.contributions = u.contributions;
+    return spreadOf(
+        held,
+        {moves("walls hotter or cooler than the air", &Inputs::radiantApartK, test.uRadiantK),
+         moves("emissivity", &Inputs::emissivity, test.uEmissivity),
+         moves("heat capacity and area", &Inputs::heatFactor, test.uHeat),
+         moves("probe's bias", &Inputs::biasK, test.uBiasK)},
+        0, 0, [&](const Inputs& in, std::size_t) -> Result<Derived> {
+            const auto fit = fitHeld(data, in, f.parameters);
+            return fit ? Result<Derived>(derive(*fit, in)) : tl::unexpected(fit.error());
+        });
 }
 
 } // namespace
@@ -343,26 +282,23 @@ Result<Reduction> reduceBlock(const BlockTest& given) {
     const auto checked = checkAfter(test, data, f);
     if (!checked)
         return tl::unexpected(checked.error());
-    Uncertainty uncertainty;
-    addTypeA(uncertainty, data, f, held);
-    DerivedValues derived = derive(f, held);
-    if (const auto ok = addTypeB(uncertainty, test, data, f, held, derived); !ok)
-        return tl::unexpected(ok.error().in("the block's log cannot be fitted"));
+    auto spread = spreadOfInputs(test, data, f, held);
+    if (!spread)
+        return tl::unexpected(spread.error().in("the block's log cannot be fitted"));
+    addScatter(*spread, data, f, held);
     Reduction out;
     out.protocol = "block";
-    addQuantities(out, derived, uncertainty, kBatches - 3.0);
+    addQuantities(
+        out, *spread,
+        {{"effective_K", "K"}, {"h_total_W_m2K", "W/m²K"}, {"h_convective_W_m2K", "W/m²K"}});
     std::vector<double> predicted(data.readings.size());
     data.model.predict(modelParameters(f.parameters, held, test.airProbeLagS), predicted);
-    out.fit = {data.model.timeS, predicted};
-    for (std::size_t i = 0; i < predicted.size(); ++i) {
-        out.residuals.timeS.push_back(data.model.timeS[i]);
-        out.residuals.value.push_back(data.readings[i] - predicted[i]);
-    }
+    addFit(out, {data.model.timeS, data.readings}, predicted);
     bool cycling = false;
     if (test.air)
         cycling = findCycling(*test.air, 1).cycles > 0;
     addWarnings(out, test, *checked, cycling);
-    addFieldNumbers(out, test, derived, uncertainty.all);
+    addFieldNumbers(out, test, *spread);
     out.sentence = fmt::format(
         "It heats a block like an oven at {} with {} (dry; food gets less).",
         printTemperature(Temperature::kelvin(out.quantities[0].value), TemperatureUnit::celsius,

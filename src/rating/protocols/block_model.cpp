@@ -102,4 +102,18 @@ double setDrive(BlockModel& model, const Series& air, double smoothS) {
     return centre;
 }
 
+void scaleToFood(Reduction& out, const BlockTest& block) {
+    constexpr double kScalingU = 0.10;
+    const double scale =
+        std::pow(block.foodLengthM / block.blockLengthM, block.forcedFlow ? -0.5 : -0.25);
+    for (kitchen::FieldNumber& number : out.fieldNumbers)
+        if (number.key.term == kitchen::Term::hAir) {
+            number.value *= scale;
+            number.u = std::hypot(number.u * scale, kScalingU * number.value);
+        }
+    for (kitchen::FieldCovariance& c : out.fieldCovariances)
+        if (c.a.term == kitchen::Term::hAir || c.b.term == kitchen::Term::hAir)
+            c.covariance *= scale;
+}
+
 } // namespace dynamet::rating

@@ -24,6 +24,10 @@ struct BlockModel {
     void predict(const Parameters& p, std::span<double> out) const;
 };
 
+/// The moving air's coefficient from block to food: with a power of the length, and 10 % more of
+/// doubt. Its covariances follow.
+void scaleToFood(Reduction& out, const BlockTest& block);
+
 /// Fills the drive from the air's log, smoothed over `smoothS`; returns the log's mean, K.
 double setDrive(BlockModel& model, const Series& air, double smoothS);
 

@@ -18,7 +18,7 @@ namespace dynamet::rating {
 namespace {
 
 constexpr std::size_t kPoints = 64, kBatches = 8;
-constexpr double kLeastApart = 0.3, kReadingSdK = 0.1, kScalingU = 0.10;
+constexpr double kLeastApart = 0.3, kReadingSdK = 0.1;
 enum Value : std::size_t { radiant, convective, air, effective, total };
 
 struct Moved {
@@ -115,15 +115,7 @@ void addFieldNumbers(Reduction& out, const Spread& spread, const BlockTest& bloc
     addFieldNumber(out, spread, air, {Face::all, Term::air}, placed);
     addFieldNumber(out, spread, radiant, {Face::all, Term::radiant}, placed);
     addFieldNumber(out, spread, convective, {Face::all, Term::hAir}, placed);
-    // From block to food the coefficient goes with a power of the length.
-    const double scale =
-        std::pow(block.foodLengthM / block.blockLengthM, block.forcedFlow ? -0.5 : -0.25);
-    kitchen::FieldNumber& h = out.fieldNumbers.back();
-    h.value *= scale;
-    h.u = std::hypot(h.u * scale, kScalingU * h.value);
-    for (kitchen::FieldCovariance& c : out.fieldCovariances)
-        if (c.a.term == Term::hAir || c.b.term == Term::hAir)
-            c.covariance *= scale;
+    scaleToFood(out, block);
 }
 
 void addWords(Reduction& out) {

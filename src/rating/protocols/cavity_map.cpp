@@ -95,7 +95,12 @@ Result<Reduction> reduceCavityMap(const CavityMap& test) {
     for (std::size_t i = 0; i < level.size(); ++i)
         out.quantities.push_back(makeQuantity("place_K:" + places[i], level[i] - centre, "K", 0.2,
                                               1e9, t.uEachK * std::sqrt(1 - 1 / n)));
-    fillDiagonalCovariance(out);
+    std::vector<SharedPart> shared; // places against their mean add up to nothing
+    for (std::size_t i = 0; i < places.size(); ++i)
+        for (std::size_t j = 0; j < i; ++j)
+            shared.push_back(
+                {"place_K:" + places[i], "place_K:" + places[j], -t.uEachK * t.uEachK / n});
+    fillCovariance(out, shared);
     // Food sits in one place of these: the field is known no better than the places agree.
     const double uField = std::hypot(out.quantities[0].u, standardDeviation(level));
     out.fieldNumbers.push_back(

@@ -97,7 +97,7 @@ Result<Reduction> reduceInstrumentCheck(const InstrumentCheck& test) {
     if (test.step)
         if (const auto tau = responseOf(*test.step))
             out.quantities.push_back(makeQuantity("response_s", *tau, "s", 0.1 * *tau, 1e9, 0));
-    fillDiagonalCovariance(out);
+    fillCovariance(out);
     const Quantity &ice = out.quantities[0], &boil = out.quantities[2];
     out.sentence = fmt::format("Add {} in ice water and {} in boiling water to what it reads.",
                                printPlusMinus(ice.value, halfWidth95(ice), "K", 1),

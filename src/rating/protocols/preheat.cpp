@@ -156,7 +156,8 @@ Result<Reduction> reducePreheat(const Preheat& test) {
         out.residuals.timeS.push_back(part.timeS[i]);
         out.residuals.value.push_back(part.value[i] - centre);
     }
-    fillDiagonalCovariance(out);
+    const Quantity& level = out.quantities.front(); // the dial adds nothing to its offset's ±
+    fillCovariance(out, {{level.name, "offset_K", level.u * level.u}});
     const Quantity& q = out.quantities.front();
     out.sentence = sentenceOf(test, q, settled->atS - start);
     addFieldNumbers(out, test, q);

@@ -244,8 +244,10 @@ Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
     if (!test.lid && test.evaporatedKg == 0)
         out.warnings.push_back({"not_weighed", "without a lid, weigh the pot before and after: the "
                                                "steam that left is missing from the power"});
-    fillDiagonalCovariance(out);
     const Quantity& q = out.quantities.front();
+    const Quantity* efficiency = find(out, "efficiency");
+    fillCovariance(
+        out, {{q.name, "efficiency", efficiency ? q.u * q.u * efficiency->value / q.value : 0}});
     out.sentence = fmt::format("It puts {} into the water and the pot.",
                                printPlusMinus(q.value / 1000, halfWidth95(q) / 1000, "kW"));
     out.fieldNumbers.push_back({{kitchen::Face::all, kitchen::Term::power},

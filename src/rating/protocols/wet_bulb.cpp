@@ -44,7 +44,9 @@ void addVapour(Reduction& reduction, const Series& log, double dryK, double pres
     const double byCoefficient = kCoefficientU * kPsychrometer * pressurePa * (dryK - wetK);
     const double u = std::hypot(byWet, byCoefficient);
     reduction.quantities.push_back(makeQuantity("vapour_Pa", p, "Pa", 0, 1e9, u));
-    fillDiagonalCovariance(reduction);
+    const Quantity& dry = reduction.quantities.front();
+    fillCovariance(reduction,
+                   {{dry.name, "vapour_Pa", -kPsychrometer * pressurePa * dry.u * dry.u}});
     if (p > u)
         reduction.fieldNumbers.push_back({{kitchen::Face::all, kitchen::Term::vapour},
                                           p,

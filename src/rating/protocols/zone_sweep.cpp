@@ -71,7 +71,7 @@ Reduction lowerBound(const ZoneSweep& test, std::size_t censored) {
     out.warnings.push_back({"censored",
                             "use an instrument with a higher limit to get a value; a probe "
                             "past its limit can be ruined"});
-    fillDiagonalCovariance(out);
+    fillCovariance(out);
     return out;
 }
 
@@ -114,6 +114,7 @@ Result<void> addSplit(Reduction& out, const ZoneSweep& test, const std::vector<d
     std::vector<std::pair<std::size_t, kitchen::FieldKey>> placed;
     addFieldNumber(out, *split, 0, {kitchen::Face::all, kitchen::Term::air}, placed);
     addFieldNumber(out, *split, 1, {kitchen::Face::all, kitchen::Term::radiant}, placed);
+    fillCovariance(out, {{"air_K", "radiant_K", split->cov(0, 1)}});
     return {};
 }
 
@@ -165,7 +166,7 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
             {"censored", fmt::format("{} of {} readings are at the probe's limit and "
                                      "count as \"at least\"",
                                      split.censored, test.readingsK.size())});
-    fillDiagonalCovariance(out);
+    fillCovariance(out, {{q.name, "dial_bias_K", -q.u * q.u}});
     out.sentence = fmt::format(
         "Food in this zone cooks as at about {} (air and radiation together).",
         printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius, halfWidth95(q)));
@@ -173,7 +174,6 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
     if (!test.thickK.empty() && split.censored == 0) {
         if (const auto done = addSplit(out, test, split.measured); !done)
             return tl::unexpected(done.error());
-        fillDiagonalCovariance(out);
     }
     return out;
 }

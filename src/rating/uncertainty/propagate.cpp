@@ -45,6 +45,16 @@ void addInfluence(Spread& spread, const Derived& base, const std::string& name, 
     spread.contributions.push_back({name, std::abs(up[0] - down[0]) / 2});
 }
 
+void addTypeA(Spread& spread, const std::vector<double>& covariance, double dof,
+              const std::string& name) {
+    for (std::size_t i = 0; i < covariance.size(); ++i) {
+        spread.typeA[i] += covariance[i];
+        spread.all[i] += covariance[i];
+    }
+    spread.dof = dof;
+    spread.contributions.insert(spread.contributions.begin(), {name, std::sqrt(spread.typeA[0])});
+}
+
 void addTypeA(Spread& spread, std::size_t index, double u, double dof, const std::string& name) {
     const std::size_t at = index * spread.value.size() + index;
     spread.typeA[at] += u * u;

@@ -70,7 +70,9 @@ void addJackknife(Spread& spread, const std::vector<Derived>& without, std::size
 /// is off the value as second-order correction (JCGM 101 would find the same by sampling).
 void addInfluence(Spread& spread, const Derived& base, const std::string& name, const Derived& up,
                   const Derived& down);
-/// A covariance of the derived values that was worked out elsewhere.
+/// A Type A uncertainty of one derived value, or their whole covariance, worked out elsewhere.
+void addTypeA(Spread& spread, const std::vector<double>& covariance, double dof,
+              const std::string& name);
 void addTypeA(Spread& spread, std::size_t index, double u, double dof, const std::string& name);
 
 /// Evaluates a test, each batch left out in turn, and each Type B input moved both ways (JCGM 100,

@@ -43,11 +43,24 @@ Quantity makeQuantity(std::string name, double value, std::string unit, double u
     return {std::move(name), value, std::move(unit), all.u, uTypeA, uTypeB, all.dof, Bound::none};
 }
 
-void fillDiagonalCovariance(Reduction& reduction) {
-    const std::size_t n = reduction.quantities.size();
-    reduction.covariance.assign(n * n, 0);
+void fillCovariance(Reduction& reduction, const std::vector<SharedPart>& shared) {
+    const auto& quantities = reduction.quantities;
+    const std::size_t n = quantities.size();
+    std::size_t known = 0;
+    while ((known + 1) * (known + 1) <= reduction.covariance.size())
+        ++known;
+    std::vector<double> out(n * n, 0);
     for (std::size_t i = 0; i < n; ++i)
-        reduction.covariance[i * n + i] = reduction.quantities[i].u * reduction.quantities[i].u;
+        out[i * n + i] = quantities[i].u * quantities[i].u;
+    for (std::size_t i = 0; i < known; ++i)
+        for (std::size_t j = 0; j < known; ++j)
+            out[i * n + j] = reduction.covariance[i * known + j];
+    for (const SharedPart& part : shared)
+        for (std::size_t i = 0; i < n; ++i)
+            for (std::size_t j = 0; j < n; ++j)
+                if (quantities[i].name == part.a && quantities[j].name == part.b)
+                    out[i * n + j] = out[j * n + i] = part.covariance;
+    reduction.covariance = std::move(out);
 }
 
 Result<void> checkReadings(const Series& readings, const std::string& what, std::size_t leastCount,

@@ -67,8 +67,14 @@ const Quantity* find(const Reduction& reduction, const std::string& name);
 /// Puts a quantity together from its parts, with effective degrees of freedom.
 Quantity makeQuantity(std::string name, double value, std::string unit, double uTypeA, double dofA,
                       double uTypeB);
-/// Diagonal covariance from the quantities' u (for protocols whose numbers are independent).
-void fillDiagonalCovariance(Reduction& reduction);
+/// What two quantities of a reduction share, by name.
+struct SharedPart {
+    std::string a, b;
+    double covariance = 0;
+};
+/// Covariance of quantities that were not derived jointly: variances from their u, what is known to
+/// be shared, 0 elsewhere. What the reduction holds of its first quantities stays.
+void fillCovariance(Reduction& reduction, const std::vector<SharedPart>& shared = {});
 
 /// Refused readings that every protocol checks: empty, time running backwards, fewer than
 /// `leastCount` values, a unit that cannot be right for a kitchen (suspected °F read as °C: all
