@@ -50,7 +50,7 @@ std::pair<double, double> rims(const Section& s, std::size_t column, bool twoFac
 
 std::vector<double> Simulation::peakNodes() const {
     const heat::Grid& grid = solver_.grid();
-    const heat::State& state = solver_.state();
+    const heat::PieceState& state = solver_.state();
     std::vector<double> out;
     for (std::size_t x = 0; x < grid.across.size(); ++x)
         for (std::size_t y = 0; y < grid.up.size(); ++y)

@@ -21,7 +21,7 @@ class Simulation {
                                      std::shared_ptr<const heat::Vapour> vapour);
 
     struct Moment {
-        heat::State state;
+        heat::PieceState state;
         std::array<double, 3> browning{}, raised{};
         std::vector<double> logs; ///< by organism of this food
         double dangerS = 0, hottestTouchK = 0;
