@@ -1,10 +1,10 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
+#include "app/document/window_memory.h"
 #include "app/look/palette.h"
 #include "app/shell/main_window.h"
 #include "app/shell/screenshot.h"
-#include "app/shell/window_memory.h"
 
 #include <QApplication>
 #include <QCommandLineParser>
@@ -69,12 +69,12 @@ int openWindow(const QString& demoBook, const QStringList& books) {
     const QString book = books.isEmpty() ? memory.lastBook : books.front();
     if (!books.isEmpty() || QFileInfo(book).isFile())
         if (const auto opened = document.open(book); !opened)
-            window.showProblem(app::text(opened.error().message));
+            window.showProblem(app::toQt(opened.error().message));
     const auto keep = [&] {
         memory.units = document.units();
         memory.geometry = window.saveGeometry();
         if (document.isOpen() && document.isWritable())
-            memory.lastBook = QFileInfo(app::text(document.book().path())).absoluteFilePath();
+            memory.lastBook = QFileInfo(app::toQt(document.book().path())).absoluteFilePath();
         app::keepMemory(memory);
     };
     QObject::connect(&document, &app::Document::unitsChanged, keep);

@@ -68,7 +68,7 @@ void measure(PieceMesh& m) {
 /// Pieces of face in the order bottom, top (a column each), side (a node each), and which of them
 /// is nearest to a node: that is where its steam leaves.
 void numberSlots(PieceMesh& m) {
-    m.faceArea.assign(m.slots(), 0);
+    m.faceArea.assign(m.faceSlots(), 0);
     for (std::size_t x = 0; x < m.columns; ++x) {
         m.faceArea[x] = m.grid.bottomArea * m.grid.volumeAcross[x];
         m.faceArea[m.columns + x] = m.grid.topArea * m.grid.volumeAcross[x];

@@ -57,7 +57,7 @@ struct PieceMesh {
     bool watery = false;                ///< water can boil
 
     std::size_t rows() const { return columns * stride; }
-    std::size_t slots() const { return 2 * columns + nodes; }
+    std::size_t faceSlots() const { return 2 * columns + nodes; }
     std::size_t row(std::size_t column, std::size_t node) const {
         return column * stride + plates + node;
     }

@@ -193,7 +193,7 @@ void PieceRates::Work::run() {
 
 Rates::Rates(const PieceMesh& mesh)
     : heat(mesh.rows(), 0), water(mesh.rows(), 0), sidePlate(mesh.nodes, 0),
-      evaporation(mesh.slots(), 0), steam(mesh.slots(), 0), film(mesh.slots(), 0) {}
+      evaporation(mesh.faceSlots(), 0), steam(mesh.faceSlots(), 0), film(mesh.faceSlots(), 0) {}
 
 PieceRates::PieceRates(const PieceMesh& mesh)
     : heat(mesh.columns, mesh.stride), water(mesh.columns, mesh.stride),

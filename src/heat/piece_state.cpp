@@ -30,9 +30,9 @@ PieceState startOf(const PieceMesh& m) {
     state.peakK = state.kelvin;
     state.waterLeft.assign(m.rows(), 1);
     state.sidePlateK.assign(m.nodes, m.piece.startK);
-    state.evaporated.assign(m.slots(), 0);
-    state.steam.assign(m.slots(), 0);
-    state.film.assign(m.slots(), m.dry ? 0 : m.options.filmKgM2);
+    state.evaporated.assign(m.faceSlots(), 0);
+    state.steam.assign(m.faceSlots(), 0);
+    state.film.assign(m.faceSlots(), m.dry ? 0 : m.options.filmKgM2);
     state.nextStepS = m.options.firstStepS;
     if (m.options.driedKgM2 > 0 && !m.dry)
         dryFaces(state, m);

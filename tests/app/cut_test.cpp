@@ -103,7 +103,7 @@ TEST(Piece, IsChangedInTheBookAndBackAgain) {
     const QString lines = textOf(bench.window.get(), "Reasons and times");
     EXPECT_LT(lines.indexOf(QStringLiteral("The piece of 28 mm: pull at")),
               lines.indexOf(QStringLiteral("The piece of 44 mm: pull at")));
-    EXPECT_GT(lines.indexOf(QStringLiteral("The piece of 28 mm")), 0) << plain(lines);
+    EXPECT_GT(lines.indexOf(QStringLiteral("The piece of 28 mm")), 0) << toStd(lines);
     bench.press(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_NEAR(bench.document.recipes().front().piece.thicknessM, 0.042, 1e-9);
     bench.press(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);

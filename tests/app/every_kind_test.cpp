@@ -3,8 +3,8 @@
 
 // Every kind of appliance, vessel and instrument, entered in an empty book in °F at 1,650 m: each
 // can be saved as it is offered, its page opens, and nothing on it is cut or absurd.
+#include "app/document/window_memory.h"
 #include "app/screen_check.h"
-#include "app/shell/window_memory.h"
 #include "kitchen/catalogue.h"
 
 namespace {

@@ -158,7 +158,7 @@ class NewcomerWalk : public ::testing::TestWithParam<Newcomer> {
         press(Qt::Key_Return, Qt::ControlModifier);
         const QString row =
             dial + (GetParam().fahrenheit ? QStringLiteral(" °F") : QStringLiteral(" °C"));
-        EXPECT_TRUE(isMeasured(plain(row).c_str()));
+        EXPECT_TRUE(isMeasured(toStd(row).c_str()));
         logOven();
     }
     /// The same oven at another setting, from a logger's file with the heating-up in it.
@@ -187,7 +187,7 @@ class NewcomerWalk : public ::testing::TestWithParam<Newcomer> {
         press(Qt::Key_I, Qt::ControlModifier);
         screen::look(window.get(), "a log worked out");
         press(Qt::Key_Return, Qt::ControlModifier);
-        EXPECT_TRUE(isMeasured(plain(dial).c_str()));
+        EXPECT_TRUE(isMeasured(toStd(dial).c_str()));
     }
     void rateKettle() {
         choose("Kettle");

@@ -139,7 +139,7 @@ TEST(Defect107, TheInstrumentBringsItsLimitAndItIsNotTypedAnew) {
             known = i;
     ASSERT_TRUE(known.has_value());
     thermometer->setFocus();
-    thermometer->setCurrentIndex(thermometer->findText(text(known->name)));
+    thermometer->setCurrentIndex(thermometer->findText(toQt(known->name)));
     EXPECT_FALSE(isThere(bench.window.get(), "Probe's limit"));
     type(bench.window.get(), "Probe readings", QStringLiteral("140 150 145"));
     click(bench.window.get(), "Work it out");

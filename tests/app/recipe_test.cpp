@@ -66,8 +66,8 @@ TEST(Recipe, TheWholeCookOrOneStageMoves) {
         reach.openRow(i);
         const QString lines = textOf(window, "Stages, in order");
         EXPECT_TRUE(lines.contains(QStringLiteral("1. Wall fan oven, 95 °C: until the core reads")))
-            << plain(lines);
-        EXPECT_TRUE(lines.contains(QStringLiteral("2. Front burner"))) << plain(lines);
+            << toStd(lines);
+        EXPECT_TRUE(lines.contains(QStringLiteral("2. Front burner"))) << toStd(lines);
     }
     EXPECT_TRUE(own);
     // A recipe of one stage has nothing to choose.

@@ -20,7 +20,7 @@ constexpr std::size_t kMostZones = 12;
 QString zonesLine(const std::vector<kitchen::Zone>& zones) {
     QStringList out;
     for (const kitchen::Zone& zone : zones)
-        out << text(zone.name) + (zone.direct ? QStringLiteral(" *") : QString());
+        out << toQt(zone.name) + (zone.direct ? QStringLiteral(" *") : QString());
     return out.join(QStringLiteral(", "));
 }
 
@@ -44,7 +44,7 @@ ApplianceDialog::ApplianceDialog(Document& document, const kitchen::Appliance& a
                                  QWidget* parent)
     : FormDialog(document,
                  appliance.id.empty() ? tr("Add an appliance")
-                                      : tr("Change %1").arg(text(appliance.name)),
+                                      : tr("Change %1").arg(toQt(appliance.name)),
                  parent),
       appliance_(appliance), pan_(new QWidget), controls_(new QWidget) {
     name_ = addText(tr("Name of the appliance"), appliance.name, tr("what you call it"));
@@ -69,7 +69,7 @@ ApplianceDialog::ApplianceDialog(Document& document, const kitchen::Appliance& a
     controls_->setLayout(new QVBoxLayout);
     controls_->layout()->setContentsMargins(0, 0, 0, 0);
     addWide(controls_);
-    zones_ = addText(tr("Places for food"), plain(zonesLine(appliance.zones)));
+    zones_ = addText(tr("Places for food"), toStd(zonesLine(appliance.zones)));
     input_ = addQuantity(tr("Rated input"), kinds::power(100000, true),
                          appliance.ratedInputW > 0 ? std::optional(appliance.ratedInputW)
                                                    : std::nullopt);
@@ -79,7 +79,7 @@ ApplianceDialog::ApplianceDialog(Document& document, const kitchen::Appliance& a
     notes_ = addText(tr("Notes"), appliance.notes);
     connect(more, &QPushButton::clicked, this, &ApplianceDialog::addPan);
     connect(kind_, &QComboBox::activated, this, [this](int at) {
-        const std::string name = appliance_.name, site = plain(site_->currentData().toString());
+        const std::string name = appliance_.name, site = toStd(site_->currentData().toString());
         appliance_ = beginAppliance(document_, kitchen::allKinds()[static_cast<std::size_t>(at)]);
         appliance_.name = name;
         appliance_.siteId = site;
@@ -101,8 +101,8 @@ void ApplianceDialog::fillVessels(const std::string& chosen) {
     vessel_->clear();
     vessel_->addItem(tr("none yet: its heat is unknown until you choose one"), QString());
     for (const kitchen::Vessel& vessel : document_.kitchen().vessels)
-        vessel_->addItem(text(vessel.name), text(vessel.id));
-    vessel_->setCurrentIndex(std::max(0, vessel_->findData(text(chosen))));
+        vessel_->addItem(toQt(vessel.name), toQt(vessel.id));
+    vessel_->setCurrentIndex(std::max(0, vessel_->findData(toQt(chosen))));
 }
 
 void ApplianceDialog::addPan() {
@@ -142,15 +142,15 @@ void ApplianceDialog::buildControls() {
 }
 
 Result<std::vector<kitchen::Zone>> ApplianceDialog::zones() const {
-    const auto names = kitchen::namesFrom(plain(zones_->text()), kMostZones);
+    const auto names = kitchen::namesFrom(toStd(zones_->text()), kMostZones);
     if (!names)
-        return tl::unexpected(names.error().in(plain(zones_->accessibleName())));
+        return tl::unexpected(names.error().in(toStd(zones_->accessibleName())));
     std::vector<kitchen::Zone> out;
     for (const std::string& name : *names) {
-        const QString typed = text(name).trimmed();
+        const QString typed = toQt(name).trimmed();
         const bool direct = typed.endsWith(QLatin1Char('*'));
         const QString plainName = (direct ? typed.chopped(1) : typed).trimmed();
-        out.push_back({plain(plainName), direct});
+        out.push_back({toStd(plainName), direct});
     }
     return out;
 }
@@ -171,12 +171,12 @@ Result<void> ApplianceDialog::take() {
             return tl::unexpected(control.error());
         out.controls[i] = std::move(*control);
     }
-    out.siteId = plain(site_->currentData().toString());
-    out.standardVesselId = isHob(out.kind) ? plain(vessel_->currentData().toString()) : "";
+    out.siteId = toStd(site_->currentData().toString());
+    out.standardVesselId = isHob(out.kind) ? toStd(vessel_->currentData().toString()) : "";
     out.ratedInputW = (*input_->value()).value_or(0);
     out.capacityM2 = **capacity_->value();
-    out.assetNumber = plain(asset_->text().trimmed());
-    out.notes = plain(notes_->text().trimmed());
+    out.assetNumber = toStd(asset_->text().trimmed());
+    out.notes = toStd(notes_->text().trimmed());
     appliance_ = out;
     return {};
 }

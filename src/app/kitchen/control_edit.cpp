@@ -24,7 +24,7 @@ const std::array<const char*, 3> kUnits{"C", "F", "gas"};
 QString titleOf(const kitchen::Control& control) {
     if (isTemperatureDial(control))
         return QObject::tr("Dial");
-    QString out = text(control.key);
+    QString out = toQt(control.key);
     out[0] = out[0].toUpper();
     return out;
 }
@@ -80,12 +80,12 @@ void ControlEdit::build() {
         form->addRow(title, row);
         showUnit();
     } else if (control_.kind == ControlKind::coals) {
-        high_ = line(tr("Most coals"), text(printFixed(control_.high, 0)));
+        high_ = line(tr("Most coals"), toQt(printFixed(control_.high, 0)));
     } else if (control_.kind == ControlKind::burners) {
-        names_ = line(tr("Burners"), text(kitchen::namesLine(control_.burners)));
-        marks_ = line(tr("Levels of a burner"), text(marksLine(control_, unit)));
+        names_ = line(tr("Burners"), toQt(kitchen::namesLine(control_.burners)));
+        marks_ = line(tr("Levels of a burner"), toQt(marksLine(control_, unit)));
     } else {
-        marks_ = line(tr("%1 marks").arg(title), text(marksLine(control_, unit)));
+        marks_ = line(tr("%1 marks").arg(title), toQt(marksLine(control_, unit)));
     }
     if (marks_ && meaningOf(control_.kind) == kitchen::MarkMeaning::share)
         marks_->setToolTip(
@@ -99,9 +99,9 @@ void ControlEdit::showUnit() {
     for (std::size_t i = 0; unit_ && i < kUnits.size(); ++i)
         if (control_.unit == kUnits[i])
             unit_->setCurrentIndex(static_cast<int>(i));
-    low_->setText(text(dialText(control_, control_.low)));
-    high_->setText(text(dialText(control_, control_.high)));
-    step_->setText(text(printFixed(control_.step, 0)));
+    low_->setText(toQt(dialText(control_, control_.low)));
+    high_->setText(toQt(dialText(control_, control_.high)));
+    step_->setText(toQt(printFixed(control_.step, 0)));
     step_->setVisible(control_.unit != "gas");
 }
 
@@ -110,8 +110,8 @@ Result<double> ControlEdit::numberOf(const QLineEdit& field) const {
     kitchen::Control open = control_;
     open.low = -1e6;
     open.high = 1e6;
-    const auto value = parseDial(open, plain(field.text().trimmed()));
-    return value ? value : tl::unexpected(value.error().in(plain(field.accessibleName())));
+    const auto value = parseDial(open, toStd(field.text().trimmed()));
+    return value ? value : tl::unexpected(value.error().in(toStd(field.accessibleName())));
 }
 
 Result<void> ControlEdit::takeRange(kitchen::Control& out) const {
@@ -119,17 +119,17 @@ Result<void> ControlEdit::takeRange(kitchen::Control& out) const {
     if (!low || !high)
         return tl::unexpected((low ? high : low).error());
     std::string_view rest;
-    const std::string typed = plain(step_->text());
+    const std::string typed = toStd(step_->text());
     rest = typed;
     const auto step = takeNumber(rest);
     if (!step || !(*step > 0) || !(*high > *low))
         return fail(Errc::invalidArgument,
-                    plain(tr("%1: it should go from a lower to a higher number, in steps above 0")
+                    toStd(tr("%1: it should go from a lower to a higher number, in steps above 0")
                               .arg(titleOf(control_))));
     if (isTemperatureDial(control_) && control_.unit != "gas" &&
         (dialTemperature(control_, *high).celsius() > 1000 || *low < -50))
         return fail(Errc::invalidArgument,
-                    plain(tr("%1: no dial goes that far").arg(titleOf(control_))));
+                    toStd(tr("%1: no dial goes that far").arg(titleOf(control_))));
     out.low = *low;
     out.high = *high;
     out.step = *step;
@@ -142,23 +142,23 @@ Result<kitchen::Control> ControlEdit::control() const {
         if (const auto range = takeRange(out); !range)
             return tl::unexpected(range.error());
     } else if (high_) {
-        const std::string typed = plain(high_->text());
+        const std::string typed = toStd(high_->text());
         std::string_view rest = typed;
         const auto most = takeNumber(rest);
         if (!most || *most < 1 || *most > kMostCoals)
-            return fail(Errc::invalidArgument, plain(tr("Most coals: 1 to 120")));
+            return fail(Errc::invalidArgument, toStd(tr("Most coals: 1 to 120")));
         out.high = *most;
     }
     if (names_) {
-        auto names = kitchen::namesFrom(plain(names_->text()), kMostBurners);
+        auto names = kitchen::namesFrom(toStd(names_->text()), kMostBurners);
         if (!names)
-            return tl::unexpected(names.error().in(plain(names_->accessibleName())));
+            return tl::unexpected(names.error().in(toStd(names_->accessibleName())));
         out.burners = std::move(*names);
     }
     if (marks_) {
-        auto marks = kitchen::marksFrom(plain(marks_->text()), out.kind, units_.temperature());
+        auto marks = kitchen::marksFrom(toStd(marks_->text()), out.kind, units_.temperature());
         if (!marks)
-            return tl::unexpected(marks.error().in(plain(marks_->accessibleName())));
+            return tl::unexpected(marks.error().in(toStd(marks_->accessibleName())));
         out.labels = std::move(*marks);
     }
     return out;

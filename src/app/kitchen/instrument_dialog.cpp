@@ -25,7 +25,7 @@ InstrumentDialog::InstrumentDialog(Document& document, const kitchen::Instrument
     const Units& units = document.units();
     QStringList common{tr("choose a common one")};
     for (const kitchen::Instrument& one : kitchen::commonInstruments())
-        common << text(one.name);
+        common << toQt(one.name);
     common_ = addChoice(tr("Begin with"), common, 0);
     name_ = addText(tr("Name of the instrument"), instrument.name, tr("what you call it"));
     kind_ = addChoice(tr("Kind of instrument"), instrumentKindNames(),
@@ -82,7 +82,7 @@ void InstrumentDialog::takeCommon(int item) {
     instrument_ = kitchen::commonInstruments()[static_cast<std::size_t>(item - 1)];
     instrument_.id = id;
     instrument_.calibrations = calibrations;
-    name_->setText(text(instrument_.name));
+    name_->setText(toQt(instrument_.name));
     fill();
 }
 
@@ -104,14 +104,14 @@ Result<void> InstrumentDialog::take() {
         out.damageLimit = *ruined_->value();
         if (out.highLimit && out.damageLimit && *out.damageLimit < *out.highLimit)
             return fail(Errc::invalidArgument,
-                        plain(tr("It cannot be damaged below its own upper limit")));
+                        toStd(tr("It cannot be damaged below its own upper limit")));
         out.diameterM = **diameter_->value();
         out.responseInAirS = **response_->value();
         out.emissivitySet = **emissivity_->value();
         out.bandLowUm = **bandLow_->value();
         out.bandHighUm = **bandHigh_->value();
         if (out.bandLowUm >= out.bandHighUm)
-            return fail(Errc::invalidArgument, plain(tr("The band is upside down")));
+            return fail(Errc::invalidArgument, toStd(tr("The band is upside down")));
     }
     instrument_ = out;
     return {};

@@ -34,14 +34,14 @@ KeptDialog::KeptDialog(Document& document, const std::string& translationId, QWi
                 continue;
             const auto rows = formats::keptRows(line.snapshotJson);
             if (!rows) {
-                about_->setText(tr("! %1").arg(text(rows.error(), document.units())));
+                about_->setText(tr("! %1").arg(toQt(rows.error(), document.units())));
                 return;
             }
             kept_ = *rows;
             about_->setText(
                 tr("%1, kept %2 ago. On the right: what the same recipe gives with today's "
                    "ratings. The kept one is unchanged.")
-                    .arg(text(recipe.name), agoWords(line.createdMs, document.now().utcMs)));
+                    .arg(toQt(recipe.name), agoWords(line.createdMs, document.now().utcMs)));
             connect(&worker_, &TranslationWorker::rowReady, this,
                     [this](const translate::Row& row, bool complete) {
                         if (complete)
@@ -60,8 +60,8 @@ QStringList KeptDialog::rowOf(const formats::KeptRow& row) const {
     const auto unit = document_.units().temperature();
     const auto cell = [&](const QString& setting, double pullK, std::optional<double> expectS) {
         return tr("%1, pull at %2%3")
-            .arg(setting, text(printTemperature(Temperature::kelvin(pullK), unit)),
-                 expectS ? tr(", expect %1").arg(text(printDuration(*expectS))) : QString());
+            .arg(setting, toQt(printTemperature(Temperature::kelvin(pullK), unit)),
+                 expectS ? tr(", expect %1").arg(toQt(printDuration(*expectS))) : QString());
     };
     QString then = tr("not reached"), now = tr("being computed");
     const kitchen::Appliance* appliance = nullptr;
@@ -71,8 +71,8 @@ QStringList KeptDialog::rowOf(const formats::KeptRow& row) const {
     if (row.reached) {
         const auto setting = appliance ? parseSetting(appliance->controls, row.setting)
                                        : Result<kitchen::Setting>(kitchen::Setting{});
-        then = cell(appliance && setting ? text(settingLabel(appliance->controls, *setting, unit))
-                                         : text(row.setting),
+        then = cell(appliance && setting ? toQt(settingLabel(appliance->controls, *setting, unit))
+                                         : toQt(row.setting),
                     row.pullK, row.expectS);
     }
     if (!appliance)
@@ -81,11 +81,11 @@ QStringList KeptDialog::rowOf(const formats::KeptRow& row) const {
         if (appliance && today.target.applianceId == appliance->id && today.target.zone == row.zone)
             now =
                 today.reached
-                    ? cell(text(settingLabel(appliance->controls, today.instruction.setting, unit)),
+                    ? cell(toQt(settingLabel(appliance->controls, today.instruction.setting, unit)),
                            today.instruction.pullK,
                            today.window ? std::optional(today.window->expectS) : std::nullopt)
-                    : tr("not reached: %1").arg(text(today.reason));
-    return {tr("%1, %2").arg(text(row.appliance), text(row.zone)), then, now};
+                    : tr("not reached: %1").arg(toQt(today.reason));
+    return {tr("%1, %2").arg(toQt(row.appliance), toQt(row.zone)), then, now};
 }
 
 void KeptDialog::fill() {

@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "app/shell/document.h"
+#include "app/document/document.h"
 #include "app/translate/translation_worker.h"
 #include "app/widgets/text_table.h"
 #include "formats/snapshot_json.h"

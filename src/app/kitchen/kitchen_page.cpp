@@ -150,7 +150,7 @@ void KitchenPage::enableActions() {
 
 void KitchenPage::report(const Result<void>& done) {
     if (!done)
-        document_.say(text(done.error().message));
+        document_.say(toQt(done.error().message));
 }
 
 Document::Thing KitchenPage::kindOfThing() const {
@@ -220,7 +220,7 @@ void KitchenPage::edit(const std::vector<Value>& all, bool asNew) {
         Value from = value;
         if (asNew) {
             from.id.clear();
-            from.name = plain(tr("%1, another").arg(text(value.name)));
+            from.name = toStd(tr("%1, another").arg(toQt(value.name)));
             return addNew<Dialog>(from);
         }
         Dialog dialog(document_, from, this);
@@ -250,7 +250,7 @@ void KitchenPage::change(bool asNew) {
         if (const Thing* thing = chosen(); asNew && thing && recipe.id == thing->id) {
             recipe::Recipe other = recipe;
             other.id = book::newId();
-            other.name = plain(tr("%1, another").arg(text(recipe.name)));
+            other.name = toStd(tr("%1, another").arg(toQt(recipe.name)));
             return report(document_.addRecipe(other));
         }
 }
@@ -281,12 +281,12 @@ void KitchenPage::retireOrBringBack() {
     for (const kitchen::Appliance& a : document_.kitchen().appliances)
         if ((section_ == places && a.siteId == gone.id) ||
             (section_ == vessels && a.standardVesselId == gone.id))
-            return document_.say(tr("%1 depends on it: change that first.").arg(text(a.name)));
+            return document_.say(tr("%1 depends on it: change that first.").arg(toQt(a.name)));
     const auto done = document_.retire(kindOfThing(), gone.id, gone.name);
     report(done);
     if (done)
         document_.say(tr("%1 is retired; nothing of it is lost. Tick \"%2\" to bring it back.")
-                          .arg(text(gone.name), withRetired_->text()));
+                          .arg(toQt(gone.name), withRetired_->text()));
 }
 
 } // namespace dynamet::app

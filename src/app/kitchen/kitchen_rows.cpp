@@ -13,8 +13,8 @@ namespace dynamet::app {
 
 void KitchenPage::addRow(const Thing& thing, const QStringList& facts) {
     things_.push_back(thing);
-    rows_ << (QStringList{thing.retired ? tr("%1 (retired)").arg(text(thing.name))
-                                        : text(thing.name)} +
+    rows_ << (QStringList{thing.retired ? tr("%1 (retired)").arg(toQt(thing.name))
+                                        : toQt(thing.name)} +
               facts);
 }
 
@@ -66,9 +66,9 @@ void KitchenPage::fillPlaces(const kitchen::Kitchen& from, bool retired) {
     for (const kitchen::Site& site : from.sites)
         addRow({site.id, site.name, retired},
                {kinds::height(units).show(site.altitudeM),
-                text(printTemperature(boilingPointAt(site), units.temperature())),
-                text(printTemperature(site.ambient, units.temperature())),
-                tr("%1 m/s").arg(text(printFixed(site.windMPerS, 1)))});
+                toQt(printTemperature(boilingPointAt(site), units.temperature())),
+                toQt(printTemperature(site.ambient, units.temperature())),
+                tr("%1 m/s").arg(toQt(printFixed(site.windMPerS, 1)))});
 }
 
 void KitchenPage::fillAppliances(const kitchen::Kitchen& from, bool retired) {
@@ -77,7 +77,7 @@ void KitchenPage::fillAppliances(const kitchen::Kitchen& from, bool retired) {
         const auto* site = findSite(document_.kitchen(), a.siteId);
         addRow({a.id, a.name, retired},
                {QString::fromUtf8(kitchen::kindName(a.kind)),
-                site ? text(site->name) : tr("a retired place"),
+                site ? toQt(site->name) : tr("a retired place"),
                 newest == document_.newestRatings().end()
                     ? tr("never")
                     : tr("%1 ago").arg(agoWords(newest->second, document_.now().utcMs))});
@@ -88,9 +88,9 @@ void KitchenPage::fillVessels(const kitchen::Kitchen& from, bool retired) {
     const Units& units = document_.units();
     for (const kitchen::Vessel& v : from.vessels)
         addRow({v.id, v.name, retired},
-               {text(kitchen::materialOf(v.material).name),
-                text(printLength(v.baseDiameterM, units.inches)), kinds::mass(40).show(v.massKg),
-                v.highestTemperatureK ? text(printDegrees(*v.highestTemperatureK, units.fahrenheit))
+               {toQt(kitchen::materialOf(v.material).name),
+                toQt(printLength(v.baseDiameterM, units.inches)), kinds::mass(40).show(v.massKg),
+                v.highestTemperatureK ? toQt(printDegrees(*v.highestTemperatureK, units.fahrenheit))
                                       : tr("no limit")});
 }
 
@@ -103,7 +103,7 @@ void KitchenPage::fillInserts(const kitchen::Kitchen& from, bool retired) {
 void KitchenPage::fillInstruments(const kitchen::Kitchen& from, bool retired) {
     const auto unit = document_.units().temperature();
     const auto point = [&](const std::optional<double>& kelvin) {
-        return kelvin ? text(printTemperature(Temperature::kelvin(*kelvin), unit))
+        return kelvin ? toQt(printTemperature(Temperature::kelvin(*kelvin), unit))
                       : tr("not known");
     };
     for (const kitchen::Instrument& i : from.instruments) {
@@ -112,7 +112,7 @@ void KitchenPage::fillInstruments(const kitchen::Kitchen& from, bool retired) {
                           i.kind == kitchen::InstrumentKind::builtInDial;
         const QString within =
             i.kind == kitchen::InstrumentKind::scale ? kinds::mass(1).show(i.accuracy)
-            : heat ? text(printDifference(KelvinDelta(readingHalfWidth(i, document_.now().utcMs)),
+            : heat ? toQt(printDifference(KelvinDelta(readingHalfWidth(i, document_.now().utcMs)),
                                           unit))
                    : QString();
         addRow({i.id, i.name, retired},
@@ -126,7 +126,7 @@ void KitchenPage::fillRecipes() {
     for (const book::RecipeLine& line : lines.value_or(std::vector<book::RecipeLine>{}))
         if (!line.retired || withRetired_->isChecked())
             addRow({line.id, line.name, line.retired},
-                   {line.missing.empty() ? tr("ready") : text(line.missing),
+                   {line.missing.empty() ? tr("ready") : toQt(line.missing),
                     line.kept > 0 ? QString::number(line.kept) : tr("none")});
 }
 

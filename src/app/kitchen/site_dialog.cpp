@@ -38,7 +38,7 @@ void SiteDialog::showBoiling() {
     as.measuredPressurePa = *pressure;
     boiling_->setText(
         tr("Water boils there at %1.")
-            .arg(text(printTemperature(boilingPointAt(as), document_.units().temperature()))));
+            .arg(toQt(printTemperature(boilingPointAt(as), document_.units().temperature()))));
 }
 
 Result<void> SiteDialog::take() {

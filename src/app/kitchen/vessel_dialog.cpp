@@ -70,7 +70,7 @@ void VesselDialog::takeCommon(int item) {
     if (item < 1)
         return;
     const kitchen::Vessel& from = kitchen::commonVessels()[static_cast<std::size_t>(item - 1)];
-    name_->setText(text(from.name));
+    name_->setText(toQt(from.name));
     form_->setCurrentIndex(formOf(from));
     material_->setCurrentIndex(materialAt(from.material));
     diameter_->setValue(from.baseDiameterM);

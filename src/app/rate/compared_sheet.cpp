@@ -41,7 +41,7 @@ void ComparedSheet::showAppliance(const std::string& id) {
                          QVariant::fromValue<qint64>(end));
     for (const kitchen::Appliance& other : document_.kitchen().appliances)
         if (other.id != id)
-            choice_->addItem(text(other.name), text(other.id));
+            choice_->addItem(toQt(other.name), toQt(other.id));
     choice_->setCurrentIndex(std::max(0, choice_->findText(kept)));
     showChosen();
 }
@@ -54,7 +54,7 @@ void ComparedSheet::showChosen() {
     const bool day = chosen.userType() == QMetaType::LongLong;
     title_->setText(day ? tr("%1, this appliance").arg(choice_->currentText())
                         : choice_->currentText());
-    sheet_->show(day ? applianceId_ : plain(chosen.toString()), day ? chosen.toLongLong() : 0);
+    sheet_->show(day ? applianceId_ : toStd(chosen.toString()), day ? chosen.toLongLong() : 0);
 }
 
 } // namespace dynamet::app

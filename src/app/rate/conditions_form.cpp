@@ -73,7 +73,7 @@ void ConditionsForm::refresh() {
     for (const kitchen::Instrument& i :
          document_.isOpen() ? document_.kitchen().instruments : std::vector<kitchen::Instrument>{})
         if (i.kind == kitchen::InstrumentKind::probe || i.kind == kitchen::InstrumentKind::infrared)
-            instrument_->addItem(text(i.name), text(i.id));
+            instrument_->addItem(toQt(i.name), toQt(i.id));
     instrument_->setCurrentIndex(std::max(0, instrument_->findData(kept)));
 }
 
@@ -93,8 +93,8 @@ void ConditionsForm::showRisk() {
     const auto unit = document_.units().temperature();
     const double limit =
         risk == kitchen::RangeRisk::ruins ? *chosen->damageLimit : *chosen->highLimit;
-    const QString at = text(printTemperature(Temperature::kelvin(limit), unit));
-    const QString heat = text(printTemperature(Temperature::kelvin(expected_.kelvin), unit));
+    const QString at = toQt(printTemperature(Temperature::kelvin(limit), unit));
+    const QString heat = toQt(printTemperature(Temperature::kelvin(expected_.kelvin), unit));
     risk_->setText(
         risk == kitchen::RangeRisk::ruins
             ? tr("! This setting may reach %1 or more, and this thermometer is damaged above %2. "
@@ -107,42 +107,42 @@ void ConditionsForm::showRisk() {
 
 const kitchen::Instrument* ConditionsForm::instrument() const {
     return kitchen::findInstrument(document_.kitchen().instruments,
-                                   plain(instrument_->currentData().toString()));
+                                   toStd(instrument_->currentData().toString()));
 }
 
 void ConditionsForm::show(const book::TestRecord& test) {
     const QSignalBlocker quiet(instrument_);
-    instrument_->setCurrentIndex(std::max(0, instrument_->findData(text(test.instrumentId))));
+    instrument_->setCurrentIndex(std::max(0, instrument_->findData(toQt(test.instrumentId))));
     lid_->setCurrentIndex(!test.lidOn ? 0 : *test.lidOn ? 1 : 2);
-    operator_->setText(text(test.operatorName));
-    fuel_->setText(text(test.fuel));
-    ambient_->setText(test.ambientK ? text(printTemperature(Temperature::kelvin(*test.ambientK),
+    operator_->setText(toQt(test.operatorName));
+    fuel_->setText(toQt(test.fuel));
+    ambient_->setText(test.ambientK ? toQt(printTemperature(Temperature::kelvin(*test.ambientK),
                                                             document_.units().temperature()))
                                     : QString());
-    wind_->setText(test.windMPerS ? text(printFixed(*test.windMPerS, 1)) : QString());
+    wind_->setText(test.windMPerS ? toQt(printFixed(*test.windMPerS, 1)) : QString());
 }
 
 Result<void> ConditionsForm::fill(book::TestRecord& test, std::string& photoPath) const {
-    test.instrumentId = plain(instrument_->currentData().toString());
-    test.operatorName = plain(operator_->text().trimmed());
-    test.fuel = plain(fuel_->text().trimmed());
+    test.instrumentId = toStd(instrument_->currentData().toString());
+    test.operatorName = toStd(operator_->text().trimmed());
+    test.fuel = toStd(fuel_->text().trimmed());
     if (lid_->currentIndex() > 0)
         test.lidOn = lid_->currentIndex() == 1;
     if (const QString typed = ambient_->text().trimmed(); !typed.isEmpty()) {
-        const auto t = parseTemperature(plain(typed), document_.units().temperature());
+        const auto t = parseTemperature(toStd(typed), document_.units().temperature());
         if (!t)
             return tl::unexpected(t.error().in("Air temperature"));
         test.ambientK = t->kelvin();
     }
-    if (const std::string typed = plain(wind_->text().trimmed()); !typed.empty()) {
+    if (const std::string typed = toStd(wind_->text().trimmed()); !typed.empty()) {
         std::string_view rest = typed;
         const auto wind = takeNumber(rest);
         if (!wind)
             return tl::unexpected(wind.error().in("Wind"));
         test.windMPerS = *wind;
     }
-    photoPath = plain(photo_->text().trimmed());
-    if (!photoPath.empty() && !QFileInfo(text(photoPath)).isFile())
+    photoPath = toStd(photo_->text().trimmed());
+    if (!photoPath.empty() && !QFileInfo(toQt(photoPath)).isFile())
         return fail(Errc::notFound, "Photo: there is no file of that name");
     return {};
 }
@@ -166,7 +166,7 @@ Result<book::When> ConditionsForm::madeAt() const {
                           ? today.addDays(-1)
                           : QDate::fromString(typed, QStringLiteral("yyyy-MM-dd"));
     if (!day.isValid() || day > today || day.year() < 1970)
-        return fail(Errc::parse, plain(tr("Tested on: \"%1\" is no day up to today; write it as "
+        return fail(Errc::parse, toStd(tr("Tested on: \"%1\" is no day up to today; write it as "
                                           "2026-11-02")
                                            .arg(day_->text())));
     return day == today

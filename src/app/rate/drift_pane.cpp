@@ -56,10 +56,10 @@ std::vector<DriftPane::Repeats> DriftPane::repeatsOf(const std::string& applianc
             const rating::Protocol* protocol = rating::findProtocol(line.protocol);
             out.push_back(
                 {tr("%1: %2, %3, %4")
-                     .arg(text(rating::quantityWords(line.name)),
-                          setting ? text(settingLabel(appliance->controls, *setting))
-                                  : text(line.setting),
-                          text(line.zone), protocol ? text(protocol->title).toLower() : QString()),
+                     .arg(toQt(rating::quantityWords(line.name)),
+                          setting ? toQt(settingLabel(appliance->controls, *setting))
+                                  : toQt(line.setting),
+                          toQt(line.zone), protocol ? toQt(protocol->title).toLower() : QString()),
                  line.name,
                  line.unit,
                  key,
@@ -91,7 +91,7 @@ double DriftPane::shown(const Repeats& repeats, double value) const {
 }
 
 QString DriftPane::unitOf(const Repeats& repeats) const {
-    return text(rating::shownUnit(repeats.quantity, repeats.unit, document_.units().temperature()));
+    return toQt(rating::shownUnit(repeats.quantity, repeats.unit, document_.units().temperature()));
 }
 
 void DriftPane::showRepeats(int index) {
@@ -108,7 +108,7 @@ void DriftPane::showRepeats(int index) {
     const Repeats& repeats = all_[static_cast<std::size_t>(index)];
     const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
     const auto chart = rating::controlChart(repeats.values);
-    verdict_->setText(text(rating::driftWords(chart, repeats.quantity, appliance->kind)));
+    verdict_->setText(toQt(rating::driftWords(chart, repeats.quantity, appliance->kind)));
     twins_->setText(twinWords(repeats));
     draw(repeats, chart);
     QVector<QStringList> rows;
@@ -117,7 +117,7 @@ void DriftPane::showRepeats(int index) {
             std::find(chart.outside.begin(), chart.outside.end(), i) != chart.outside.end();
         rows << QStringList{QDateTime::fromMSecsSinceEpoch(repeats.values[i].whenMs, Qt::UTC)
                                 .toString(QStringLiteral("yyyy-MM-dd")),
-                            text(printFixed(shown(repeats, repeats.values[i].value), 1)) +
+                            toQt(printFixed(shown(repeats, repeats.values[i].value), 1)) +
                                 QStringLiteral(" ") + unitOf(repeats),
                             out ? tr("! outside") : tr("inside")};
     }
@@ -138,7 +138,7 @@ QString DriftPane::twinWords(const Repeats& repeats) const {
                                                                    document_.units().temperature())
                                                        : apart.difference;
             out << tr("%1, of the same kind, is %2 %3 %4 at this setting%5.")
-                       .arg(text(other.name), text(printFixed(std::abs(degrees), 0)),
+                       .arg(toQt(other.name), toQt(printFixed(std::abs(degrees), 0)),
                             unitOf(repeats), degrees < 0 ? tr("lower") : tr("higher"),
                             apart.real ? QString() : tr(", within the ± of both"));
         }

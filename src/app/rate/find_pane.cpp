@@ -56,7 +56,7 @@ void FindPane::showAppliance(const std::string& id) {
     const QString sign = QString::fromUtf8(unitSign(unit));
     int line = 0;
     for (const kitchen::Zone& zone : appliance ? appliance->zones : std::vector<kitchen::Zone>{}) {
-        const QString name = text(zone.name);
+        const QString name = toQt(zone.name);
         auto *low = new QLineEdit, *high = new QLineEdit;
         low->setAccessibleName(tr("%1 at least").arg(name));
         high->setAccessibleName(tr("%1 at most").arg(name));
@@ -99,9 +99,9 @@ Result<kitchen::WantedHeat> FindPane::wanted() const {
             const QString typed = edit->text().trimmed();
             if (typed.isEmpty())
                 continue;
-            const auto t = parseTemperature(plain(typed), document_.units().temperature());
+            const auto t = parseTemperature(toStd(typed), document_.units().temperature());
             if (!t)
-                return tl::unexpected(t.error().in(plain(edit->accessibleName())));
+                return tl::unexpected(t.error().in(toStd(edit->accessibleName())));
             *side = t->kelvin();
         }
         if (!row.low->text().trimmed().isEmpty() || !row.high->text().trimmed().isEmpty())
@@ -114,12 +114,12 @@ void FindPane::find() {
     const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
     const auto wish = wanted();
     if (!appliance || !wish) {
-        words_->setText(wish ? QString() : tr("! %1").arg(text(wish.error(), document_.units())));
+        words_->setText(wish ? QString() : tr("! %1").arg(toQt(wish.error(), document_.units())));
         return;
     }
     const auto found = findSettings(document_.kitchen(), *appliance, *wish);
     if (!found) {
-        words_->setText(tr("! %1").arg(text(found.error(), document_.units())));
+        words_->setText(tr("! %1").arg(toQt(found.error(), document_.units())));
         return;
     }
     showFound(*found, *wish);
@@ -136,11 +136,11 @@ QString FindPane::noneWords(const kitchen::WantedHeat& wish) const {
     QStringList zones;
     for (std::size_t i = 0; i < wish.zones.size(); ++i)
         zones << tr("%1 %2").arg(
-            text(wish.zones[i].zone),
-            text(printTemperature(Temperature::kelvin((*nearest)->zones[i].kelvin), unit,
+            toQt(wish.zones[i].zone),
+            toQt(printTemperature(Temperature::kelvin((*nearest)->zones[i].kelvin), unit,
                                   halfWidthK((*nearest)->zones[i]))));
     return tr("None: every chance is under 5 %. The nearest measured is %1: %2.")
-        .arg(text(settingLabel(appliance->controls, (*nearest)->setting, unit)),
+        .arg(toQt(settingLabel(appliance->controls, (*nearest)->setting, unit)),
              zones.join(QStringLiteral(", ")));
 }
 
@@ -150,16 +150,16 @@ void FindPane::showFound(const std::vector<kitchen::FoundSetting>& found,
     settings_.clear();
     QStringList headers{tr("Chance"), tr("Setup")};
     for (const auto& zone : wish.zones)
-        headers << text(zone.zone);
+        headers << toQt(zone.zone);
     headers << tr("Rests on");
     QVector<QStringList> rows;
     for (std::size_t i = 0; i < std::min(found.size(), kMostRows); ++i) {
         const kitchen::FoundSetting& f = found[i];
         QStringList row{
-            text(printFixed(f.probability * 100, 0)) + tr(" %"),
-            text(settingLabel(appliance->controls, f.setting, document_.units().temperature()))};
+            toQt(printFixed(f.probability * 100, 0)) + tr(" %"),
+            toQt(settingLabel(appliance->controls, f.setting, document_.units().temperature()))};
         for (const auto& shown : f.zones)
-            row << text(printTemperature(Temperature::kelvin(shown.kelvin),
+            row << toQt(printTemperature(Temperature::kelvin(shown.kelvin),
                                          document_.units().temperature(), halfWidthK(shown)));
         row << (f.addedUp ? tr("burners added up, not tested")
                           : QString::fromUtf8(word(f.provenance)));

@@ -26,8 +26,8 @@ void CauseBar::show(const std::vector<rating::Contribution>& contributions) {
     shares_.clear();
     QStringList spoken;
     for (const auto& [name, share] : rating::varianceShares(contributions, kShades.size())) {
-        shares_.emplace_back(text(name), share);
-        spoken << tr("%1 %2 %").arg(text(name)).arg(std::lround(share * 100));
+        shares_.emplace_back(toQt(name), share);
+        spoken << tr("%1 %2 %").arg(toQt(name)).arg(std::lround(share * 100));
     }
     setAccessibleDescription(spoken.join(QStringLiteral(", ")));
     setFixedHeight(
@@ -125,23 +125,23 @@ void FoundPane::show(const rating::Reduction& reduction, bool saved, const QStri
     refusal_->hide();
     sentence_->setObjectName(QStringLiteral("sentence"));
     sentence_->setStyleSheet(QStringLiteral("font-size: 18px; color: #1b2426;"));
-    sentence_->setText(text(rating::sentenceFor(reduction, document_.units().temperature())));
+    sentence_->setText(toQt(rating::sentenceFor(reduction, document_.units().temperature())));
     auto* grid = new QGridLayout(numbers_);
     grid->setContentsMargins(0, 0, 0, 0);
     grid->setVerticalSpacing(2);
     int row = 0;
     for (const auto& [name, value] :
          rating::numberLines(reduction, document_.units().temperature())) {
-        auto* label = new QLabel(text(name));
+        auto* label = new QLabel(toQt(name));
         label->setObjectName(QStringLiteral("quiet"));
         grid->addWidget(label, row, 0);
-        grid->addWidget(new QLabel(text(value)), row++, 1);
+        grid->addWidget(new QLabel(toQt(value)), row++, 1);
     }
     bar_->show(reduction.contributions);
     bar_->setVisible(!reduction.contributions.empty());
     QStringList warnings;
     for (const auto& warning : reduction.warnings)
-        warnings << tr("! %1").arg(text(warning.text));
+        warnings << tr("! %1").arg(toQt(warning.text));
     warnings_->setText(warnings.join(QStringLiteral("\n")));
     warnings_->setVisible(!warnings.isEmpty());
     save_->setVisible(true);

@@ -74,12 +74,12 @@ void HeatPlanePage::showAppliance(const std::string& id) {
     for (const kitchen::PlaneMark& m : marks_) {
         const auto* appliance = findAppliance(document_.kitchen(), m.applianceId);
         rows << QStringList{
-            text(appliance->name),
-            text(m.settingLabel) +
-                (appliance->zones.size() > 1 ? tr(", ") + text(m.zone) : QString()),
-            text(printTemperature(Temperature::kelvin(m.kelvin), unit, halfWidthK(m))),
-            text(printPlusMinus(m.coefficient, halfWidthCoefficient(m), "")),
-            text(printFixed(m.fluxW_m2 / 1000, 1)),
+            toQt(appliance->name),
+            toQt(m.settingLabel) +
+                (appliance->zones.size() > 1 ? tr(", ") + toQt(m.zone) : QString()),
+            toQt(printTemperature(Temperature::kelvin(m.kelvin), unit, halfWidthK(m))),
+            toQt(printPlusMinus(m.coefficient, halfWidthCoefficient(m), "")),
+            toQt(printFixed(m.fluxW_m2 / 1000, 1)),
             QString::fromUtf8(word(m.provenance))};
     }
     table_->show(
@@ -93,11 +93,11 @@ QString HeatPlanePage::wordsOf(int index) const {
     const kitchen::PlaneMark& m = marks_[static_cast<std::size_t>(index)];
     const auto* appliance = findAppliance(document_.kitchen(), m.applianceId);
     return tr("%1, %2: acts like %3 with a heat transfer of %4; a cold surface gets %5 kW/m².")
-        .arg(text(appliance->name), text(m.settingLabel),
-             text(printTemperature(Temperature::kelvin(m.kelvin), document_.units().temperature(),
+        .arg(toQt(appliance->name), toQt(m.settingLabel),
+             toQt(printTemperature(Temperature::kelvin(m.kelvin), document_.units().temperature(),
                                    halfWidthK(m))),
-             text(printPlusMinus(m.coefficient, halfWidthCoefficient(m), "W/m²K")),
-             text(printFixed(m.fluxW_m2 / 1000, 1)));
+             toQt(printPlusMinus(m.coefficient, halfWidthCoefficient(m), "W/m²K")),
+             toQt(printFixed(m.fluxW_m2 / 1000, 1)));
 }
 
 void HeatPlanePage::showWords() {

@@ -75,7 +75,7 @@ void HeatPlaneView::drawAxes(QPainter& p, const QRectF& area) const {
         p.drawLine(QPointF(x, area.top()), QPointF(x, area.bottom()));
         p.setPen(look::kInk);
         p.drawText(QRectF(x - 30, area.bottom() + 4, 60, 16), Qt::AlignCenter,
-                   text(printFixed(numberIn(Temperature::celsius(c), unit), 0)));
+                   toQt(printFixed(numberIn(Temperature::celsius(c), unit), 0)));
     }
     for (double h : {5.0, 10.0, 20.0, 50.0, 100.0, 200.0, 500.0, 1000.0}) {
         const double y = place(300, h, area).y();

@@ -40,7 +40,7 @@ HowPane::HowPane(Document& document, QWidget* parent)
 }
 
 void HowPane::addText(const QString& words, const char* kind) {
-    auto* label = new QLabel(text(rating::inReaderUnits(plain(words), document_.units())));
+    auto* label = new QLabel(toQt(rating::inReaderUnits(toStd(words), document_.units())));
     label->setObjectName(QString::fromLatin1(kind));
     label->setWordWrap(true);
     column_->addWidget(label);
@@ -100,8 +100,8 @@ void HowPane::translateUnits() {
                 continue;
             for (const rating::ValueSpec& value : known->values)
                 if (value.name == name && value.kind == rating::ValueKind::temperature)
-                    if (const auto t = parseTemperature(plain(typed), unit_))
-                        typed = text(printTemperature(*t, document_.units().temperature()));
+                    if (const auto t = parseTemperature(toStd(typed), unit_))
+                        typed = toQt(printTemperature(*t, document_.units().temperature()));
         }
     }
 }
@@ -111,7 +111,7 @@ void HowPane::rebuild() {
     readings_.clear();
     conditions_->setParent(this); // out of the old body before that goes
     conditions_->hide();
-    setProperty("guide", text("protocols/" + protocol_->id));
+    setProperty("guide", toQt("protocols/" + protocol_->id));
     auto* scroll = findChild<QScrollArea*>();
     // A field may be asking for this in its own key: its body goes when that is over.
     if (QWidget* old = scroll->takeWidget()) {
@@ -125,21 +125,21 @@ void HowPane::rebuild() {
     column_->setContentsMargins(12, 10, 12, 10);
     column_->setSpacing(6);
     addText(tr("HOW"), "overline");
-    addText(text(protocol_->title), "heading");
-    addText(tr("Finds %1.").arg(text(protocol_->finds)), "plain");
+    addText(toQt(protocol_->title), "heading");
+    addText(tr("Finds %1.").arg(toQt(protocol_->finds)), "plain");
     addSources();
     addFields();
     addText(tr("CONDITIONS"), "overline");
     column_->addWidget(conditions_);
     conditions_->setVisible(true);
-    addText(tr("You need %1.").arg(text(protocol_->needs)), "quiet");
+    addText(tr("You need %1.").arg(toQt(protocol_->needs)), "quiet");
     for (std::size_t i = 0; i < protocol_->steps.size(); ++i)
-        addText(QStringLiteral("%1  %2").arg(i + 1).arg(text(protocol_->steps[i])), "plain");
+        addText(QStringLiteral("%1  %2").arg(i + 1).arg(toQt(protocol_->steps[i])), "plain");
     QStringList cautions;
     for (const std::string& caution : protocol_->cautions)
-        cautions << text(caution);
+        cautions << toQt(caution);
     addText(tr("! Caution: %1").arg(cautions.join(QStringLiteral("\n"))), "caution");
-    addText(tr("Takes %1. Spoilt by %2.").arg(text(protocol_->howLong), text(protocol_->spoils)),
+    addText(tr("Takes %1. Spoilt by %2.").arg(toQt(protocol_->howLong), toQt(protocol_->spoils)),
             "quiet");
     column_->addStretch();
     scroll->setWidget(body_);
@@ -161,7 +161,7 @@ void HowPane::setText(const Field& field, const QString& text) {
 void HowPane::showGiven() {
     for (Field& field : fields_)
         if (const auto at = given_.find(field.value->name); at != given_.end() && !field.touched)
-            setText(field, text(rating::shownValue(*field.value, at->second, unit_)));
+            setText(field, toQt(rating::shownValue(*field.value, at->second, unit_)));
 }
 
 void HowPane::addFields() {
@@ -183,7 +183,7 @@ void HowPane::addField(QFormLayout& form, const rating::ValueSpec& value) {
     if (value.kind == rating::ValueKind::choice) {
         field.choice = new QComboBox;
         for (const rating::Choice& choice : value.choices)
-            field.choice->addItem(text(choice.label), text(choice.word));
+            field.choice->addItem(toQt(choice.label), toQt(choice.word));
         connect(field.choice, &QComboBox::activated, this,
                 [this, at] { fields_[at].touched = true; });
     } else {
@@ -196,9 +196,9 @@ void HowPane::addField(QFormLayout& form, const rating::ValueSpec& value) {
                 [this, at] { fields_[at].touched = true; });
     }
     QWidget* widget = field.choice ? static_cast<QWidget*>(field.choice) : field.edit;
-    widget->setAccessibleName(text(value.label));
-    form.addRow(text(value.label), widget);
-    setText(field, typed != kept.end() ? typed->second : text(rating::usualText(value, unit_)));
+    widget->setAccessibleName(toQt(value.label));
+    form.addRow(toQt(value.label), widget);
+    setText(field, typed != kept.end() ? typed->second : toQt(rating::usualText(value, unit_)));
     fields_.push_back(field);
 }
 
@@ -223,11 +223,11 @@ void HowPane::addKeyed() {
         const QString unit = role.kind == rating::KeyedKind::temperature ? tr(", in %1").arg(sign)
                              : role.kind == rating::KeyedKind::minutes   ? tr(", in min")
                                                                          : QString();
-        reading(*form, text(role.label), text(role.hint) + unit, role.role);
+        reading(*form, toQt(role.label), toQt(role.hint) + unit, role.role);
     }
     if (protocol_->fromLog && canBeTyped(protocol_->id))
         for (const std::string& role : protocol_->roles)
-            reading(*form, tr("Typed, %1").arg(text(role)),
+            reading(*form, tr("Typed, %1").arg(toQt(role)),
                     tr("minute and %1: 0 65, 1 82, 2 99").arg(sign), role);
     column_->addLayout(form);
 }
@@ -259,7 +259,7 @@ void HowPane::fill(const book::TestRecord& test) {
     for (Field& field : fields_) {
         const auto at = test.typed.find(field.value->name);
         if (at != test.typed.end()) {
-            setText(field, text(at->second));
+            setText(field, toQt(at->second));
             field.touched = true;
         }
     }
@@ -268,7 +268,7 @@ void HowPane::fill(const book::TestRecord& test) {
         QStringList words;
         for (const book::KeyedReading& reading :
              at == test.keyed.end() ? std::vector<book::KeyedReading>{} : at->second)
-            words << text(reading.typed);
+            words << toQt(reading.typed);
         if (!words.isEmpty())
             edit->setText(words.join(QLatin1Char(' ')));
     }
@@ -285,7 +285,7 @@ Result<rating::TypedValues> HowPane::values() const {
 std::map<std::string, std::string> HowPane::typed() const {
     std::map<std::string, std::string> out;
     for (const Field& field : fields_)
-        out[field.value->name] = plain(textOf(field));
+        out[field.value->name] = toStd(textOf(field));
     return out;
 }
 
@@ -298,7 +298,7 @@ Result<std::map<std::string, std::vector<book::KeyedReading>>> HowPane::keyed() 
                 typed = edit->text().trimmed();
         if (!role.needed && typed.isEmpty())
             continue;
-        const auto read = rating::parseKeyed(role, plain(typed), unit_);
+        const auto read = rating::parseKeyed(role, toStd(typed), unit_);
         if (!read)
             return tl::unexpected(read.error());
         out[role.role] = *read;
@@ -311,9 +311,9 @@ Result<std::vector<book::RecordedChannel>> HowPane::timed() const {
     if (!protocol_->fromLog)
         return out;
     for (const auto& [role, edit] : readings_) {
-        const auto read = rating::parseTimed(plain(edit->text()), unit_);
+        const auto read = rating::parseTimed(toStd(edit->text()), unit_);
         if (!read)
-            return tl::unexpected(read.error().in(plain(edit->accessibleName())));
+            return tl::unexpected(read.error().in(toStd(edit->accessibleName())));
         book::RecordedChannel channel;
         channel.role = role;
         channel.name = "typed";

@@ -3,8 +3,8 @@
 
 #pragma once
 
+#include "app/document/document.h"
 #include "app/rate/conditions_form.h"
-#include "app/shell/document.h"
 #include "rating/inputs/keyed_readings.h"
 #include "rating/inputs/typed_values.h"
 

@@ -112,18 +112,18 @@ void ImportDialog::readFile() {
                                                   : tr("There is no file of that name yet."));
         return;
     }
-    auto read = formats::readTextFile(plain(file.filePath()));
+    auto read = formats::readTextFile(toStd(file.filePath()));
     if (!read) {
-        showProblem(text(read.error().message));
+        showProblem(toQt(read.error().message));
         return;
     }
     sha256_ = formats::sha256(*read);
     text_ = formats::asUtf8(std::move(*read));
     preview_->setPlainText(
-        text(text_.substr(0, 4000)).section(QLatin1Char('\n'), 0, kPreviewLines));
+        toQt(text_.substr(0, 4000)).section(QLatin1Char('\n'), 0, kPreviewLines));
     const auto dialect = formats::sniffCsv(text_);
     if (!dialect) {
-        showProblem(tr("Line %1: %2").arg(dialect.error().line).arg(text(dialect.error().message)));
+        showProblem(tr("Line %1: %2").arg(dialect.error().line).arg(toQt(dialect.error().message)));
         return;
     }
     dialect_ = *dialect;
@@ -139,17 +139,17 @@ void ImportDialog::showColumns() {
         const formats::CsvColumn& column = dialect_->columns[c];
         if (column.use != formats::ColumnUse::temperature)
             continue;
-        const QString name = text(column.name);
+        const QString name = toQt(column.name);
         auto* role = new QComboBox;
         for (const std::string& r : roles_)
-            role->addItem(text(r));
+            role->addItem(toQt(r));
         role->addItem(tr("not used"));
         const bool unasked = firstColumnOnly_ && next > 0; // a second probe is not another thing
         role->setCurrentIndex(
             static_cast<int>(unasked ? roles_.size() : std::min(next, roles_.size())));
         // A column that carries a role's name takes it.
         for (std::size_t r = 0; r < roles_.size(); ++r)
-            if (name.contains(text(roles_[r]), Qt::CaseInsensitive))
+            if (name.contains(toQt(roles_[r]), Qt::CaseInsensitive))
                 role->setCurrentIndex(static_cast<int>(r));
         role->setAccessibleName(tr("Role of %1").arg(name));
         auto* unit = new QComboBox;
@@ -172,13 +172,13 @@ void ImportDialog::showColumns() {
 void ImportDialog::parse() {
     for (const ColumnRow& row : rows_)
         dialect_->columns[row.column].unit = static_cast<TemperatureUnit>(row.unit->currentIndex());
-    description_->setText(text(formats::describe(*dialect_)) + QStringLiteral("."));
+    description_->setText(toQt(formats::describe(*dialect_)) + QStringLiteral("."));
     auto log = formats::parseCsv(text_, *dialect_);
     if (!log) {
         log_.reset();
         showProblem(tr("Line %1: %2. Correct the file and import it again.")
                         .arg(log.error().line)
-                        .arg(text(log.error().message)));
+                        .arg(toQt(log.error().message)));
         return;
     }
     log_ = std::move(*log);
@@ -194,7 +194,7 @@ void ImportDialog::parse() {
     showProblem(used ? QString() : tr("No column has a role yet."));
     summary_->setText(tr("%1 rows over %2; %3 lines skipped; %4 gaps")
                           .arg(log_->timeS.size())
-                          .arg(text(printDuration(log_->timeS.back())))
+                          .arg(toQt(printDuration(log_->timeS.back())))
                           .arg(log_->junkLines.size())
                           .arg(log_->gaps));
 }
@@ -227,7 +227,7 @@ void ImportDialog::fill(book::TestRecord& test) const {
                                  logged.name, unitSign(logged.unit), "", log_->timeS,
                                  logged.asRecorded, logged.resolution});
     }
-    test.fileName = plain(QFileInfo(path_->text()).fileName());
+    test.fileName = toStd(QFileInfo(path_->text()).fileName());
     test.fileSha256 = sha256_;
     test.dialectJson = formats::dialectJson(*dialect_);
 }

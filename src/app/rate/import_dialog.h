@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "app/shell/document.h"
+#include "app/document/document.h"
 #include "formats/csv_rows.h"
 
 #include <QComboBox>

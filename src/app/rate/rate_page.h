@@ -3,24 +3,20 @@
 
 #pragma once
 
-#include "app/rate/compared_sheet.h"
+#include "app/rate/cell_chooser.h"
 #include "app/rate/drift_pane.h"
 #include "app/rate/find_pane.h"
 #include "app/rate/heat_plane_page.h"
-#include "app/rate/rate_sheet_view.h"
+#include "app/rate/rate_header.h"
 #include "app/rate/test_bench.h"
 #include "app/rate/thermometers_pane.h"
-#include "app/widgets/elided_label.h"
-#include "app/widgets/setting_edit.h"
 
-#include <QButtonGroup>
-#include <QHBoxLayout>
 #include <QStackedWidget>
 
 namespace dynamet::app {
 
-/// Rate: the sheet on top, the bench below; beside the bench the pages Find, Drift, Heat plane and
-/// Thermometers. The row of the sheet is the setting that is rated: typing another adds its row.
+/// Rate: the header, and below it one of the pages Bench (the sheet on top, the test below), Find,
+/// Drift, Heat plane and Thermometers.
 class RatePage : public QWidget {
     Q_OBJECT
   public:
@@ -28,14 +24,19 @@ class RatePage : public QWidget {
     void showAppliance(const std::string& id);
     void importLog(const QString& path = {});
     void save();
-    RateSheetView& sheet() { return *sheet_; }
     /// Shows a saved or draft test on the bench.
     void showTest(const std::string& testId);
     void showNewestTest();
     void showTestOf(const std::string& protocol);
     enum Page { bench = 0, find, drift, plane, thermometers };
     void showPage(int page);
+    int page() const { return pages_->currentIndex(); }
     FindPane& findPane() { return *find_; }
+    const TestBench& testBench() const { return *bench_; }
+
+  signals:
+    /// The page, or what is on the bench: what can be done now may be other than before.
+    void situationChanged();
 
   protected:
     void dragEnterEvent(QDragEnterEvent* event) override;
@@ -43,38 +44,17 @@ class RatePage : public QWidget {
     void resizeEvent(QResizeEvent* event) override;
 
   private:
-    void buildHeader(QVBoxLayout* box);
     QWidget* buildBench();
-    QLayout* buildSettingLine();
-    void buildPages(QVBoxLayout* box);
-    void showSheet();
-    void sizeSheet();
-    void cellChosen();
-    void settingTyped(const kitchen::Setting& setting);
     void refresh();
-    void readLines();
-    void showDraft();
-    void listCellTests();
-    void listWith();
-    kitchen::SheetWith with() const;
+    void refreshHeader();
+    void standAtCell();
 
     Document& document_;
-    std::string applianceId_;
-    std::vector<kitchen::Setting> typedSettings_; ///< of this appliance, this session
-    std::string draftId_;
-    std::vector<book::TestLine>
-        lines_; ///< tests of the appliance, newest first; read when the book changes
-    ElidedLabel *title_, *about_;
-    QPushButton* draft_;
-    RateSheetView* sheet_;
-    ComparedSheet* beside_;
-    SettingEdit* setting_;
-    QLabel* where_;        ///< the cell that is rated, in words
-    QComboBox* cellTests_; ///< tests of the chosen cell
-    QComboBox* with_;      ///< vessel of a hob, insert of anything else
+    RateController rating_;
+    RateHeader* header_;
+    CellChooser* cells_;
     TestBench* bench_;
     QStackedWidget* pages_;
-    QButtonGroup* tabs_;
     FindPane* find_;
     DriftPane* drift_;
     HeatPlanePage* plane_;

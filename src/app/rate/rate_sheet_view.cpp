@@ -57,15 +57,15 @@ QString RateSheetModel::cellText(const QModelIndex& index) const {
     if (!at.shown)
         return tr("not known");
     const QString heat =
-        text(printTemperature(Temperature::kelvin(at.shown->kelvin),
+        toQt(printTemperature(Temperature::kelvin(at.shown->kelvin),
                               document_.units().temperature(), halfWidthK(*at.shown)));
-    return at.power ? tr("%1 · holds %2").arg(text(powerWords(*at.power)), heat) : heat;
+    return at.power ? tr("%1 · holds %2").arg(toQt(powerWords(*at.power)), heat) : heat;
 }
 
 QString RateSheetModel::restsOn(const QModelIndex& index) const {
     const kitchen::SheetCell& at = cell(index);
     if (!at.shown)
-        return text(at.why);
+        return toQt(at.why);
     const kitchen::Provenance from = at.power ? at.power->provenance : at.shown->provenance;
     const QString words = QString::fromUtf8(word(from));
     if (from != kitchen::Provenance::measured || at.measuredMs == 0)
@@ -78,8 +78,8 @@ QVariant RateSheetModel::data(const QModelIndex& index, int role) const {
         return cellText(index);
     if (role == Qt::AccessibleTextRole || role == Qt::ToolTipRole)
         return tr("%1, %2: %3, %4")
-            .arg(text(sheet_.labels[static_cast<std::size_t>(index.row())]),
-                 text(sheet_.zones[static_cast<std::size_t>(index.column())]), cellText(index),
+            .arg(toQt(sheet_.labels[static_cast<std::size_t>(index.row())]),
+                 toQt(sheet_.zones[static_cast<std::size_t>(index.column())]), cellText(index),
                  restsOn(index));
     return {};
 }
@@ -91,7 +91,7 @@ QVariant RateSheetModel::headerData(int section, Qt::Orientation orientation, in
         return {};
     const auto& words = orientation == Qt::Horizontal ? sheet_.zones : sheet_.labels;
     const auto at = static_cast<std::size_t>(section);
-    return at < words.size() ? text(words[at]) : QString(); // asked amid a reset, for what was
+    return at < words.size() ? toQt(words[at]) : QString(); // asked amid a reset, for what was
 }
 
 void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,

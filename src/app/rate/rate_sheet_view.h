@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "app/shell/document.h"
+#include "app/document/document.h"
 #include "kitchen/rate_sheet.h"
 
 #include <QAbstractTableModel>

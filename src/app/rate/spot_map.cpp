@@ -19,7 +19,7 @@ void SpotMap::show(const std::vector<double>& spots, int perRow) {
     perRow_ = perRow > 0 ? perRow : static_cast<int>(std::max<std::size_t>(1, spots.size()));
     QStringList spoken;
     for (double k : spots_)
-        spoken << text(printTemperature(Temperature::kelvin(k), document_.units().temperature()));
+        spoken << toQt(printTemperature(Temperature::kelvin(k), document_.units().temperature()));
     setAccessibleDescription(spoken.join(QStringLiteral(", ")));
     setVisible(!spots_.empty());
     update();
@@ -44,7 +44,7 @@ void SpotMap::paintEvent(QPaintEvent*) {
         p.setPen(dark ? look::kSurface : look::kInk);
         p.drawText(
             cell, Qt::AlignCenter,
-            text(printTemperature(Temperature::celsius(celsius), document_.units().temperature())));
+            toQt(printTemperature(Temperature::celsius(celsius), document_.units().temperature())));
     }
 }
 

@@ -116,10 +116,10 @@ void TestBench::listProtocols() {
     auto* group = new QButtonGroup(methods_);
     std::string first;
     for (const rating::Protocol* protocol : rating::protocolsFor(appliance()->kind)) {
-        auto* button = new QPushButton(text(protocol->shortName));
-        button->setToolTip(text(protocol->title));
+        auto* button = new QPushButton(toQt(protocol->shortName));
+        button->setToolTip(toQt(protocol->title));
         button->setObjectName(QStringLiteral("method"));
-        button->setAccessibleName(text(protocol->title));
+        button->setAccessibleName(toQt(protocol->title));
         button->setCheckable(true);
         group->addButton(button);
         line->addWidget(button);
@@ -137,7 +137,7 @@ void TestBench::listProtocols() {
 void TestBench::chooseProtocol(const std::string& id) {
     protocol_ = rating::findProtocol(id);
     for (QPushButton* button : methods_->findChildren<QPushButton*>())
-        button->setChecked(button->accessibleName() == text(protocol_->title));
+        button->setChecked(button->accessibleName() == toQt(protocol_->title));
     showHow();
     if (test_ && test_->protocol == id)
         work(*test_);
@@ -217,14 +217,14 @@ Result<book::TestRecord> TestBench::newTest() const {
 bool TestBench::keepPhoto(book::TestRecord& test) {
     std::string photo;
     if (const auto ok = how_->conditions().fill(test, photo); !ok) {
-        say(text(ok.error(), document_.units()));
+        say(toQt(ok.error(), document_.units()));
         return false;
     }
     if (photo.empty())
         return true;
     const auto kept = document_.keepPhoto(photo);
     if (!kept) {
-        say(text(kept.error(), document_.units()));
+        say(toQt(kept.error(), document_.units()));
         return false;
     }
     test.photoSha256 = *kept;
@@ -238,7 +238,7 @@ void TestBench::importLog(const QString& path) {
         return say(tr("These readings were typed in, on the left."));
     auto test = newTest();
     if (!test)
-        return say(text(test.error(), document_.units()));
+        return say(toQt(test.error(), document_.units()));
     const auto roles = rating::rolesFor(*protocol_, appliance()->kind);
     ImportDialog dialog(roles, protocol_->firstColumnOnly, path, test->started(), this);
     if (dialog.exec() != QDialog::Accepted)
@@ -250,16 +250,16 @@ void TestBench::importLog(const QString& path) {
 void TestBench::takeTyped() {
     auto test = newTest();
     if (!test)
-        return say(text(test.error(), document_.units()));
+        return say(toQt(test.error(), document_.units()));
     if (protocol_->fromLog) {
         auto channels = how_->timed();
         if (!channels)
-            return say(text(channels.error(), document_.units()));
+            return say(toQt(channels.error(), document_.units()));
         test->channels = std::move(*channels);
     } else {
         auto keyed = how_->keyed();
         if (!keyed)
-            return say(text(keyed.error(), document_.units()));
+            return say(toQt(keyed.error(), document_.units()));
         test->keyed = std::move(*keyed);
     }
     keepAndWork(std::move(*test));
@@ -271,7 +271,7 @@ void TestBench::keepAndWork(book::TestRecord test) {
     test_ = test;
     if (const auto kept = document_.importTest(test); !kept) {
         clear();
-        return say(text(kept.error(), document_.units()));
+        return say(toQt(kept.error(), document_.units()));
     }
     askOnce();
     work(test);
@@ -287,7 +287,7 @@ void TestBench::work(const book::TestRecord& test) {
     for (const auto& line : lines_)
         saved_ = saved_ || (line.id == test.id && !line.draft);
     if (!reduction) {
-        found_->showRefusal(text(reduction.error(), document_.units()));
+        found_->showRefusal(toQt(reduction.error(), document_.units()));
     } else {
         addHeightSeries();
         showFound();
@@ -309,7 +309,7 @@ void TestBench::askOnce() {
 /// Once it counts, the sheet's number stands beside it.
 void TestBench::showFound() {
     found_->show(*reduction_, saved_,
-                 saved_ ? text(sheetWords(*reduction_, expected_, document_.units().temperature()))
+                 saved_ ? toQt(sheetWords(*reduction_, expected_, document_.units().temperature()))
                         : QString());
 }
 
@@ -319,7 +319,7 @@ std::vector<QString> TestBench::doubts() const {
     for (const auto& doubt :
          rating::doubtsAbout(*reduction_, document_.kitchen(), *appliance(), place_.setting,
                              place_.zone, place_.vesselId, place_.insertId))
-        out.push_back(text(doubtWords(doubt, *appliance(), place_.setting, unit)));
+        out.push_back(toQt(doubtWords(doubt, *appliance(), place_.setting, unit)));
     return out;
 }
 
@@ -336,7 +336,7 @@ void TestBench::save() {
         }
     const auto done = document_.saveRating(*test_, *reduction_);
     if (!done)
-        return say(text(done.error(), document_.units()));
+        return say(toQt(done.error(), document_.units()));
     saved_ = true;
     showFound();
     say(tr("Saved. The line-up and the rate sheet show it now."));
@@ -345,7 +345,7 @@ void TestBench::save() {
 void TestBench::showTest(const book::TestRecord& test) {
     protocol_ = rating::findProtocol(test.protocol);
     for (QPushButton* button : methods_->findChildren<QPushButton*>())
-        button->setChecked(button->accessibleName() == text(protocol_->title));
+        button->setChecked(button->accessibleName() == toQt(protocol_->title));
     showHow();
     how_->fill(test);
     work(test);

@@ -38,6 +38,10 @@ class TestBench : public QWidget {
     /// Clears what is on the bench.
     void clear();
     const std::optional<book::TestRecord>& test() const { return test_; }
+    /// A rating is worked out and not yet kept.
+    bool canSave() const { return test_ && reduction_ && !saved_; }
+    /// The chosen kind of test takes a log.
+    bool canImport() const { return protocol_ && protocol_->fromLog; }
     /// The chooser of the test's kind stands in the page's row above.
     QWidget& methods() { return *methods_; }
     /// One pane at a time below this width.

@@ -81,7 +81,7 @@ void ThermometersPane::showAll() {
     const int kept = table_->currentRow();
     const auto unit = document_.units().temperature();
     const auto point = [&](const std::optional<double>& kelvin) {
-        return kelvin ? text(printTemperature(Temperature::kelvin(*kelvin), unit))
+        return kelvin ? toQt(printTemperature(Temperature::kelvin(*kelvin), unit))
                       : tr("not known");
     };
     ids_.clear();
@@ -92,7 +92,7 @@ void ThermometersPane::showAll() {
         ids_.push_back(i.id);
         const auto now = calibrationAt(i, document_.now().utcMs);
         rows << QStringList{
-            text(i.name),
+            toQt(i.name),
             i.kind == kitchen::InstrumentKind::infrared ? tr("infrared") : tr("probe"),
             point(i.highLimit),
             point(i.damageLimit),
@@ -100,7 +100,7 @@ void ThermometersPane::showAll() {
                       .arg(QDateTime::fromMSecsSinceEpoch(now->validFromMs, Qt::UTC)
                                .toString(QStringLiteral("yyyy-MM-dd")))
                 : tr("never"),
-            text(printDifference(KelvinDelta(readingHalfWidth(i, document_.now().utcMs)), unit))};
+            toQt(printDifference(KelvinDelta(readingHalfWidth(i, document_.now().utcMs)), unit))};
     }
     table_->show({tr("Thermometer"), tr("Kind"), tr("Upper limit"), tr("Damaged above"),
                   tr("Calibrated"), tr("Accurate to ±")},
@@ -137,10 +137,10 @@ void ThermometersPane::workOut() {
         test.values["pressure_Pa"] = pressurePa(*site);
     for (std::size_t i = 0; i < 2; ++i) {
         const auto readings =
-            rating::parseKeyed(protocol->keyed[i], plain((i == 0 ? ice_ : boil_)->text()),
+            rating::parseKeyed(protocol->keyed[i], toStd((i == 0 ? ice_ : boil_)->text()),
                                document_.units().temperature());
         if (!readings) {
-            found_->setText(tr("! %1").arg(text(readings.error(), document_.units())));
+            found_->setText(tr("! %1").arg(toQt(readings.error(), document_.units())));
             return;
         }
         for (const auto& r : *readings)
@@ -148,12 +148,12 @@ void ThermometersPane::workOut() {
     }
     const auto check = rating::reduce(inputOf(test, {}));
     if (!check) {
-        found_->setText(tr("! %1").arg(text(check.error(), document_.units())));
+        found_->setText(tr("! %1").arg(toQt(check.error(), document_.units())));
         return;
     }
     check_ = *check;
     test_ = test;
-    found_->setText(text(check->sentence));
+    found_->setText(toQt(check->sentence));
     keep_->setVisible(document_.book().writable());
 }
 
@@ -165,14 +165,14 @@ void ThermometersPane::keep() {
     keep_->hide();
     found_->setText(
         done ? tr("%1 Its readings are corrected from today on; older tests stay as they were.")
-                   .arg(text(check_->sentence))
-             : tr("! %1").arg(text(done.error(), document_.units())));
+                   .arg(toQt(check_->sentence))
+             : tr("! %1").arg(toQt(done.error(), document_.units())));
 }
 
 void ThermometersPane::addThermometer() {
     kitchen::Instrument fresh;
     fresh.id = book::newId();
-    fresh.name = plain(name_->text().trimmed());
+    fresh.name = toStd(name_->text().trimmed());
     if (fresh.name.empty()) {
         found_->setText(tr("! Give the thermometer a name."));
         return;
@@ -181,16 +181,16 @@ void ThermometersPane::addThermometer() {
          {std::pair{limit_, &fresh.highLimit}, {ruin_, &fresh.damageLimit}}) {
         if (edit->text().trimmed().isEmpty())
             continue;
-        const auto t = parseTemperature(plain(edit->text()), document_.units().temperature());
+        const auto t = parseTemperature(toStd(edit->text()), document_.units().temperature());
         if (!t) {
-            found_->setText(tr("! %1").arg(text(t.error(), document_.units())));
+            found_->setText(tr("! %1").arg(toQt(t.error(), document_.units())));
             return;
         }
         *side = t->kelvin();
     }
     const auto done = document_.add(fresh);
-    found_->setText(done ? tr("%1 is in the list.").arg(text(fresh.name))
-                         : tr("! %1").arg(text(done.error(), document_.units())));
+    found_->setText(done ? tr("%1 is in the list.").arg(toQt(fresh.name))
+                         : tr("! %1").arg(toQt(done.error(), document_.units())));
 }
 
 } // namespace dynamet::app

@@ -66,7 +66,7 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
         const QColor colour = first ? look::kReference : look::kQuietInk;
         plot_->addLine(upper, series, colour, units, first ? Qt::SolidLine : Qt::DotLine);
         words << tr("%1: %2 readings, %3 s apart")
-                     .arg(text(role))
+                     .arg(toQt(role))
                      .arg(series.size())
                      .arg(series.size() > 1 ? series.timeS[1] - series.timeS[0] : 0);
         first = false;
@@ -137,7 +137,7 @@ void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reductio
         for (std::size_t i = 0; i < at->second.size(); ++i)
             graph->addData(static_cast<double>(i + 1),
                            numberIn(Temperature::kelvin(at->second[i]), unit));
-        words << tr("%1: %2").arg(shapeWords[drawn % 3], text(role.label).toLower());
+        words << tr("%1: %2").arg(shapeWords[drawn % 3], toQt(role.label).toLower());
         most = std::max(most, static_cast<double>(at->second.size()));
         ++drawn;
     }

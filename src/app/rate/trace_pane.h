@@ -3,8 +3,8 @@
 
 #pragma once
 
+#include "app/document/document.h"
 #include "app/rate/spot_map.h"
-#include "app/shell/document.h"
 #include "app/widgets/plot.h"
 #include "rating/uncertainty/reduction.h"
 

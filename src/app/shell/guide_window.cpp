@@ -3,7 +3,7 @@
 
 #include "app/shell/guide_window.h"
 
-#include "app/shell/units.h"
+#include "app/document/qt_text.h"
 #include "rating/inputs/guide_text.h"
 #include "rating/inputs/protocols.h"
 
@@ -21,8 +21,8 @@ namespace {
 
 QString pageText(const QString& page) {
     if (page.startsWith(QLatin1String("protocols/")))
-        return text(rating::guidePage(plain(page.mid(10))));
-    return text(rating::pageIn(data::guide_pages, plain(page)));
+        return toQt(rating::guidePage(toStd(page.mid(10))));
+    return toQt(rating::pageIn(data::guide_pages, toStd(page)));
 }
 
 } // namespace

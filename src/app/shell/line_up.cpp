@@ -57,7 +57,7 @@ void LineUpModel::rebuild() {
         const QString age = newest == document_.newestRatings().end()
                                 ? tr("never rated")
                                 : agoWords(newest->second, document_.now().utcMs);
-        rows_.push_back({a.id, text(a.name), QString::fromUtf8(kitchen::kindName(a.kind)), age,
+        rows_.push_back({a.id, toQt(a.name), QString::fromUtf8(kitchen::kindName(a.kind)), age,
                          groupOf(a.kind), combOf(kitchen, a)});
     }
     std::stable_sort(rows_.begin(), rows_.end(),
@@ -76,7 +76,7 @@ QVariant LineUpModel::data(const QModelIndex& index, int role) const {
     if (role == Qt::AccessibleTextRole || role == Qt::ToolTipRole)
         return tr("%1, %2, rated: %3").arg(r.name, r.kind, r.age);
     if (role == IdRole)
-        return text(r.id);
+        return toQt(r.id);
     if (role == GroupRole)
         return static_cast<int>(r.group);
     if (role == RowRole)
@@ -199,11 +199,11 @@ LineUp::LineUp(Document& document, QWidget* parent)
     connect(list_->selectionModel(), &QItemSelectionModel::currentChanged, this,
             [this](const QModelIndex& index) {
                 if (index.isValid())
-                    emit applianceChosen(plain(index.data(LineUpModel::IdRole).toString()));
+                    emit applianceChosen(toStd(index.data(LineUpModel::IdRole).toString()));
             });
     // A reset forgets the current row: come back to the appliance that was chosen.
     connect(model_, &QAbstractItemModel::modelAboutToBeReset, this,
-            [this] { setProperty("kept", text(currentId())); });
+            [this] { setProperty("kept", toQt(currentId())); });
     connect(model_, &QAbstractItemModel::modelReset, this, [this] { chooseFirstIfNone(); });
     chooseFirstIfNone();
 }
@@ -214,11 +214,11 @@ void LineUp::chooseFirstIfNone() {
     list_->setVisible(any);
     if (!any)
         return;
-    const std::string kept = plain(property("kept").toString());
+    const std::string kept = toStd(property("kept").toString());
     QSignalBlocker quiet(list_->selectionModel());
     list_->setCurrentIndex(proxy_->index(0, 0));
     for (int i = 0; i < proxy_->rowCount(); ++i)
-        if (plain(proxy_->index(i, 0).data(LineUpModel::IdRole).toString()) == kept)
+        if (toStd(proxy_->index(i, 0).data(LineUpModel::IdRole).toString()) == kept)
             list_->setCurrentIndex(proxy_->index(i, 0));
     list_->scrollTo(list_->currentIndex());
     list_->viewport()->update();
@@ -226,13 +226,13 @@ void LineUp::chooseFirstIfNone() {
 
 std::string LineUp::currentId() const {
     const QModelIndex index = list_->currentIndex();
-    return index.isValid() ? plain(index.data(LineUpModel::IdRole).toString()) : std::string();
+    return index.isValid() ? toStd(index.data(LineUpModel::IdRole).toString()) : std::string();
 }
 
 void LineUp::select(const std::string& applianceId) {
     filter_->clear(); // a filter would hide it
     for (int i = 0; i < proxy_->rowCount(); ++i)
-        if (plain(proxy_->index(i, 0).data(LineUpModel::IdRole).toString()) == applianceId) {
+        if (toStd(proxy_->index(i, 0).data(LineUpModel::IdRole).toString()) == applianceId) {
             list_->setCurrentIndex(proxy_->index(i, 0));
             list_->scrollTo(list_->currentIndex());
         }

@@ -11,7 +11,6 @@
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QScrollArea>
-#include <QShortcut>
 #include <QTimer>
 
 namespace dynamet::app {
@@ -22,9 +21,9 @@ constexpr int kFoldBelow = 1000, kFoldTranslateBelow = 1160, kNoticeMs = 12000;
 } // namespace
 
 MainWindow::MainWindow(Document& document, const QString& demoBook)
-    : document_(document), top_(new TopBar(document)), outer_(new QStackedWidget),
-      start_(new StartPage(document, demoBook)), pages_(new QStackedWidget),
-      lineUp_(new LineUp(document)), rate_(new RatePage(document)),
+    : document_(document), commands_(new Commands(*this)), top_(new TopBar(document, *commands_)),
+      outer_(new QStackedWidget), start_(new StartPage(document, demoBook)),
+      pages_(new QStackedWidget), lineUp_(new LineUp(document)), rate_(new RatePage(document)),
       translate_(new TranslatePage(document)), kitchen_(new KitchenPage(document)),
       access_(new QWidget), accessWords_(new QLabel), notice_(new QLabel) {
     setWindowTitle(tr("Dynamet"));
@@ -41,7 +40,8 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
     accessWords_->setWordWrap(true);
     auto* copy = new QPushButton(tr("Work in a copy…"));
     copy->setAccessibleName(tr("Work in a copy"));
-    connect(copy, &QPushButton::clicked, this, &MainWindow::openCopy);
+    connect(copy, &QPushButton::clicked, &commands_->action(Commands::workInCopy),
+            &QAction::trigger);
     accessLine->addWidget(accessWords_, 1);
     accessLine->addWidget(copy);
     access_->hide();
@@ -63,8 +63,6 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
             rate_->showAppliance({});
     });
     connect(&document_, &Document::noticed, this, &MainWindow::notice);
-    connect(top_, &TopBar::workspaceChosen, this, &MainWindow::go);
-    connect(top_, &TopBar::booksWanted, this, &MainWindow::showBooks);
     connect(lineUp_, &LineUp::applianceChosen, this, &MainWindow::applianceChosen);
     connect(lineUp_, &LineUp::addWanted, this, &MainWindow::addAppliance);
     connect(kitchen_, &KitchenPage::applianceAdded, lineUp_, &LineUp::select);
@@ -72,7 +70,7 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
         go(translate);
         translate_->written().chooseRecipe(id);
     });
-    addShortcuts();
+    connectCommands();
     start_->setFocus();
     if (document_.isOpen())
         bookOpened();
@@ -101,30 +99,50 @@ void MainWindow::addPage(QWidget* page) {
     pages_->addWidget(scroll);
 }
 
-void MainWindow::addShortcuts() {
-    const auto on = [this](const QKeySequence& keys, auto action) {
-        connect(new QShortcut(keys, this), &QShortcut::activated, this, action);
+void MainWindow::connectCommands() {
+    const auto on = [this](Commands::Command command, auto does) {
+        connect(&commands_->action(command), &QAction::triggered, this, does);
     };
-    const auto rating = [this] {
-        return document_.isOpen() && outer_->currentIndex() == 1 && pages_->currentIndex() == rate;
-    };
-    on(Qt::CTRL | Qt::Key_1, [this] { go(rate); });
-    on(Qt::CTRL | Qt::Key_2, [this] { go(translate); });
-    on(Qt::CTRL | Qt::Key_K, [this] { go(kitchen); });
-    on(Qt::Key_Slash, [this] { lineUp_->focusFilter(); });
-    on(Qt::CTRL | Qt::Key_I, [this, rating] {
-        if (rating())
-            rate_->importLog();
-    });
-    for (const auto key : {Qt::Key_Return, Qt::Key_Enter})
-        on(Qt::CTRL | key, [this, rating] {
-            if (rating())
-                rate_->save();
-        });
-    on(Qt::Key_F1, [this] { showGuide(); });
-    on(Qt::CTRL | Qt::Key_Z, [this] { document_.undo(); });
-    on(Qt::CTRL | Qt::SHIFT | Qt::Key_Z, [this] { document_.redo(); });
-    on(Qt::CTRL | Qt::Key_Y, [this] { document_.redo(); });
+    on(Commands::rate, [this] { go(rate); });
+    on(Commands::translate, [this] { go(translate); });
+    on(Commands::kitchen, [this] { go(kitchen); });
+    on(Commands::findAppliance, [this] { lineUp_->focusFilter(); });
+    on(Commands::importLog, [this] { rate_->importLog(); });
+    on(Commands::saveRating, [this] { rate_->save(); });
+    on(Commands::undo, [this] { document_.undo(); });
+    on(Commands::redo, [this] { document_.redo(); });
+    on(Commands::switchUnits, [this] { switchUnits(); });
+    on(Commands::openBook, [this] { showBooks(); });
+    on(Commands::workInCopy, [this] { openCopy(); });
+    on(Commands::guide, [this] { showGuide(); });
+    on(Commands::quit, [this] { close(); });
+    connect(&document_.undoStack(), &QUndoStack::indexChanged, this, &MainWindow::enableCommands);
+    connect(&document_, &Document::changed, this, &MainWindow::enableCommands);
+    connect(rate_, &RatePage::situationChanged, this, &MainWindow::enableCommands);
+    connect(outer_, &QStackedWidget::currentChanged, this, &MainWindow::enableCommands);
+    connect(pages_, &QStackedWidget::currentChanged, this, &MainWindow::enableCommands);
+    enableCommands();
+}
+
+void MainWindow::enableCommands() {
+    using Place = Situation::Place;
+    constexpr Place kPlaces[] = {Place::rate, Place::translate, Place::kitchen};
+    const QUndoStack& stack = document_.undoStack();
+    Situation now;
+    now.place = outer_->currentIndex() == 0 ? Place::books : kPlaces[pages_->currentIndex()];
+    now.bookOpen = document_.isOpen();
+    now.writable = document_.isWritable();
+    now.atBench = rate_->page() == RatePage::bench;
+    now.canSave = rate_->testBench().canSave();
+    now.canImport = rate_->testBench().canImport();
+    now.undo = stack.canUndo() ? stack.undoText() : QString();
+    now.redo = stack.canRedo() ? stack.redoText() : QString();
+    commands_->enable(now);
+}
+
+void MainWindow::switchUnits() {
+    const bool imperial = !document_.units().fahrenheit;
+    document_.setUnits({imperial, imperial});
 }
 
 void MainWindow::bookOpened() {
@@ -146,11 +164,11 @@ void MainWindow::showAccess() {
     access_->setVisible(readOnly);
     if (readOnly)
         accessWords_->setText(
-            tr("! %1. What is done here is not kept.").arg(text(document_.book().accessWords())));
+            tr("! %1. What is done here is not kept.").arg(toQt(document_.book().accessWords())));
 }
 
 void MainWindow::openCopy() {
-    const QFileInfo book(text(document_.book().path()));
+    const QFileInfo book(toQt(document_.book().path()));
     const QString proposed =
         book.dir().filePath(book.completeBaseName() + tr(" copy") + QStringLiteral(".dynamet"));
     SavePathDialog dialog(tr("Work in a copy"), tr("File of the copy"), proposed,
@@ -158,7 +176,7 @@ void MainWindow::openCopy() {
     if (dialog.exec() != QDialog::Accepted)
         return;
     if (const auto opened = document_.openCopy(dialog.path()); !opened)
-        notice(text(opened.error().message));
+        notice(toQt(opened.error().message));
 }
 
 void MainWindow::go(int workspace) {
@@ -195,13 +213,13 @@ void MainWindow::addAppliance() {
     dynamet::kitchen::Appliance appliance = dialog.appliance();
     appliance.id = book::newId();
     if (const auto added = document_.add(appliance); !added) {
-        notice(text(added.error().message));
+        notice(toQt(added.error().message));
         return;
     }
     lineUp_->select(appliance.id);
     applianceChosen(appliance.id);
     notice(tr("%1 is in the line-up with values typical of its kind. Rate it to know better.")
-               .arg(text(appliance.name)));
+               .arg(toQt(appliance.name)));
 }
 
 void MainWindow::showGuide() {

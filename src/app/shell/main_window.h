@@ -5,6 +5,7 @@
 
 #include "app/kitchen/kitchen_page.h"
 #include "app/rate/rate_page.h"
+#include "app/shell/commands.h"
 #include "app/shell/guide_window.h"
 #include "app/shell/line_up.h"
 #include "app/shell/start_page.h"
@@ -41,7 +42,9 @@ class MainWindow : public QMainWindow {
     QWidget* buildWork();
     void addPage(QWidget* page);
     void addAppliance();
-    void addShortcuts();
+    void connectCommands();
+    void enableCommands();
+    void switchUnits();
     void fold();
     void showAccess();
     void openCopy();
@@ -49,6 +52,7 @@ class MainWindow : public QMainWindow {
     void notice(const QString& words);
     void showGuide();
     Document& document_;
+    Commands* commands_;
     TopBar* top_;
     QStackedWidget* outer_;
     StartPage* start_;

@@ -172,7 +172,7 @@ void StartPage::tryOpen(const QString& path) {
     if (path.trimmed().isEmpty())
         return showProblem(tr("Type where the book is, or press Browse."));
     if (const auto opened = document_.open(atHome(path)); !opened)
-        showProblem(text(opened.error().message));
+        showProblem(toQt(opened.error().message));
 }
 
 QLayout* StartPage::withBrowse(QLineEdit* field, const QString& name, bool fresh) {
@@ -206,7 +206,7 @@ void StartPage::showBoiling() {
     const Units& units = document_.units();
     boiling_->setText(tr("%1: water boils at %2 there.")
                           .arg(kinds::height(units).show(site.altitudeM),
-                               text(printTemperature(boilingPointAt(site), units.temperature()))));
+                               toQt(printTemperature(boilingPointAt(site), units.temperature()))));
 }
 
 void StartPage::begin() {
@@ -214,10 +214,10 @@ void StartPage::begin() {
         return altitude_->setFocus();
     kitchen::Site site;
     site.id = book::newId();
-    site.name = name_->text().trimmed().isEmpty() ? "Kitchen" : plain(name_->text().trimmed());
+    site.name = name_->text().trimmed().isEmpty() ? "Kitchen" : toStd(name_->text().trimmed());
     site.altitudeM = **altitude_->value();
     if (const auto made = document_.createNew(atHome(file_->text().trimmed()), site); !made)
-        showProblem(text(made.error().message));
+        showProblem(toQt(made.error().message));
 }
 
 } // namespace dynamet::app

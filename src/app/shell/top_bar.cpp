@@ -10,10 +10,10 @@
 
 namespace dynamet::app {
 
-TopBar::TopBar(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), book_(new QPushButton), site_(new ElidedLabel),
-      places_(new QButtonGroup(this)), units_(new QPushButton), undo_(new QToolButton),
-      redo_(new QToolButton) {
+TopBar::TopBar(Document& document, Commands& commands, QWidget* parent)
+    : QWidget(parent), document_(document), commands_(commands), book_(new QPushButton),
+      site_(new ElidedLabel), places_(new QButtonGroup(this)), units_(new QPushButton),
+      undo_(new QToolButton), redo_(new QToolButton), menu_(new QToolButton) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     setFixedHeight(48);
@@ -22,9 +22,8 @@ TopBar::TopBar(Document& document, QWidget* parent)
     line->setSpacing(10);
     book_->setObjectName(QStringLiteral("place"));
     book_->setAccessibleName(tr("Book"));
-    book_->setToolTip(tr("Open another book, or begin a new one"));
     book_->setMaximumWidth(200);
-    connect(book_, &QPushButton::clicked, this, &TopBar::booksWanted);
+    follow(*book_, commands_.action(Commands::openBook));
     site_->setObjectName(QStringLiteral("quiet"));
     site_->setAccessibleName(tr("Site"));
     line->addWidget(book_);
@@ -35,18 +34,14 @@ TopBar::TopBar(Document& document, QWidget* parent)
         button->setObjectName(QStringLiteral("place"));
         button->setCheckable(true);
         button->setAccessibleName(tr("Workspace %1").arg(name));
-        button->setToolTip(index == 2 ? tr("Ctrl+K") : tr("Ctrl+%1").arg(index + 1));
+        follow(*button, commands_.action(static_cast<Commands::Command>(index)));
         places_->addButton(button, index++);
         line->addWidget(button);
     }
     line->addStretch();
     line->addWidget(site_);
     units_->setAccessibleName(tr("Switch units"));
-    units_->setToolTip(tr("Switch between °C, mm and °F, inches"));
-    connect(units_, &QPushButton::clicked, this, [this] {
-        const bool imperial = !document_.units().fahrenheit;
-        document_.setUnits({imperial, imperial});
-    });
+    follow(*units_, commands_.action(Commands::switchUnits));
     line->addWidget(units_);
     for (const auto& [button, icon, name] : {std::tuple{undo_, ":/look/icons/undo.svg", tr("Undo")},
                                              {redo_, ":/look/icons/redo.svg", tr("Redo")}}) {
@@ -56,13 +51,30 @@ TopBar::TopBar(Document& document, QWidget* parent)
         button->setAccessibleName(name);
         line->addWidget(button);
     }
-    connect(undo_, &QToolButton::clicked, &document_, &Document::undo);
-    connect(redo_, &QToolButton::clicked, &document_, &Document::redo);
-    connect(places_, &QButtonGroup::idClicked, this, &TopBar::workspaceChosen);
+    follow(*undo_, commands_.action(Commands::undo));
+    follow(*redo_, commands_.action(Commands::redo));
+    menu_->setText(tr("Menu"));
+    menu_->setObjectName(QStringLiteral("menuButton"));
+    menu_->setAccessibleName(tr("Menu"));
+    menu_->setMenu(&commands_.menu());
+    menu_->setPopupMode(QToolButton::InstantPopup);
+    line->addWidget(menu_);
     connect(&document_, &Document::changed, this, &TopBar::refresh);
     connect(&document_, &Document::unitsChanged, this, &TopBar::refresh);
-    connect(&document_.undoStack(), &QUndoStack::indexChanged, this, &TopBar::refresh);
     refresh();
+}
+
+/// A button of a command: what it does, whether it can be pressed and what it says of itself.
+void TopBar::follow(QAbstractButton& button, QAction& action) {
+    connect(&button, &QAbstractButton::clicked, &action, &QAction::trigger);
+    const auto copy = [&button, &action] {
+        button.setEnabled(action.isEnabled());
+        const QString keys = action.shortcut().toString(QKeySequence::NativeText);
+        button.setToolTip(keys.isEmpty() ? action.text()
+                                         : QStringLiteral("%1  (%2)").arg(action.text(), keys));
+    };
+    connect(&action, &QAction::changed, &button, copy);
+    copy();
 }
 
 void TopBar::setSite(const std::string& siteId) {
@@ -77,27 +89,17 @@ void TopBar::setWorkspace(int index) {
 
 void TopBar::refresh() {
     const bool open = document_.isOpen();
-    for (QAbstractButton* button : places_->buttons())
-        button->setEnabled(open);
     units_->setText(document_.units().fahrenheit ? tr("°F · in") : tr("°C · mm"));
-    const QUndoStack& stack = document_.undoStack();
-    undo_->setEnabled(stack.canUndo());
-    redo_->setEnabled(stack.canRedo());
-    undo_->setToolTip(stack.canUndo() ? tr("Undo %1  (Ctrl+Z)").arg(stack.undoText())
-                                      : tr("Nothing to undo"));
-    redo_->setToolTip(stack.canRedo() ? tr("Redo %1  (Ctrl+Shift+Z)").arg(stack.redoText())
-                                      : tr("Nothing to redo"));
     const QString name =
-        open ? QFileInfo(text(document_.book().path())).completeBaseName() : tr("Dynamet");
+        open ? QFileInfo(toQt(document_.book().path())).completeBaseName() : tr("Dynamet");
     book_->setText(book_->fontMetrics().elidedText(name, Qt::ElideRight, 150));
-    book_->setEnabled(open);
     const kitchen::Site* site = open ? findSite(document_.kitchen(), siteId_) : nullptr;
     if (!site && open && !document_.kitchen().sites.empty())
         site = &document_.kitchen().sites.front();
     site_->setText(
         site ? tr("%1 · %2 · water boils at %3")
-                   .arg(text(site->name), kinds::height(document_.units()).show(site->altitudeM),
-                        text(printFixed(
+                   .arg(toQt(site->name), kinds::height(document_.units()).show(site->altitudeM),
+                        toQt(printFixed(
                             numberIn(boilingPointAt(*site), document_.units().temperature()), 1)) +
                             QStringLiteral(" ") +
                             QString::fromUtf8(unitSign(document_.units().temperature())))

@@ -3,7 +3,8 @@
 
 #pragma once
 
-#include "app/shell/document.h"
+#include "app/document/document.h"
+#include "app/shell/commands.h"
 #include "app/widgets/elided_label.h"
 
 #include <QButtonGroup>
@@ -18,18 +19,15 @@ namespace dynamet::app {
 class TopBar : public QWidget {
     Q_OBJECT
   public:
-    explicit TopBar(Document& document, QWidget* parent = nullptr);
+    TopBar(Document& document, Commands& commands, QWidget* parent = nullptr);
     void setSite(const std::string& siteId);
     void setWorkspace(int index);
 
-  signals:
-    void workspaceChosen(int index);
-    /// Another book, or a new one.
-    void booksWanted();
-
   private:
     void refresh();
+    void follow(QAbstractButton& button, QAction& action);
     Document& document_;
+    Commands& commands_;
     std::string siteId_;
     QPushButton* book_;
     ElidedLabel* site_;
@@ -37,6 +35,7 @@ class TopBar : public QWidget {
     QPushButton* units_;
     QToolButton* undo_;
     QToolButton* redo_;
+    QToolButton* menu_;
 };
 
 } // namespace dynamet::app

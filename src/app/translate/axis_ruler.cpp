@@ -34,7 +34,7 @@ void AxisRuler::paintEvent(QPaintEvent*) {
         p.setPen(look::kQuietInk);
         p.drawText(QRect(x == kEdge ? x : x - 40, 7, 80, 16),
                    (x == kEdge ? Qt::AlignLeft : Qt::AlignHCenter) | Qt::AlignTop,
-                   text(mark.words));
+                   toQt(mark.words));
     }
 }
 

@@ -16,8 +16,8 @@ namespace {
 QStringList foodClasses() {
     QStringList out;
     for (const food::Food& food : food::shippedFoods())
-        if (!out.contains(text(food.foodClass)))
-            out << text(food.foodClass);
+        if (!out.contains(toQt(food.foodClass)))
+            out << toQt(food.foodClass);
     return out;
 }
 
@@ -38,7 +38,7 @@ ChoicesDialog::ChoicesDialog(Document& document, const std::string& foodClass, Q
     box->addWidget(tabs, 1);
     box->addWidget(foot_);
     connect(foot_, &DialogFoot::saveWanted, this, &ChoicesDialog::take);
-    class_->setCurrentText(text(foodClass));
+    class_->setCurrentText(toQt(foodClass));
     showScale();
 }
 
@@ -47,10 +47,10 @@ QWidget* ChoicesDialog::buildSchools() {
     auto* form = new QFormLayout(page);
     for (const food::School& school : food::shippedSchools()) {
         auto* side = new QComboBox;
-        side->setAccessibleName(text(school.question));
+        side->setAccessibleName(toQt(school.question));
         const std::string now = food::chosen(school, choices_.schools).id;
         for (const food::SchoolChoice& choice : school.choices) {
-            side->addItem(text(choice.name), text(choice.why));
+            side->addItem(toQt(choice.name), toQt(choice.why));
             if (choice.id == now)
                 side->setCurrentIndex(side->count() - 1);
         }
@@ -59,7 +59,7 @@ QWidget* ChoicesDialog::buildSchools() {
         why->setWordWrap(true);
         connect(side, &QComboBox::currentIndexChanged, why,
                 [side, why] { why->setText(side->currentData().toString()); });
-        auto* question = new QLabel(text(school.question));
+        auto* question = new QLabel(toQt(school.question));
         question->setWordWrap(true);
         question->setMinimumWidth(260);
         form->addRow(question, side);
@@ -73,7 +73,7 @@ QWidget* ChoicesDialog::buildScales() {
     auto* page = new QWidget;
     auto* form = new QFormLayout(page);
     for (const food::DonenessScale& scale : scales_)
-        scale_->addItem(text(scale.name));
+        scale_->addItem(toQt(scale.name));
     class_->addItems(foodClasses());
     for (const food::GoalMoment at : {food::GoalMoment::pull, food::GoalMoment::peak,
                                       food::GoalMoment::bath, food::GoalMoment::plate})
@@ -103,16 +103,16 @@ void ChoicesDialog::showScale() {
     shownClass_ = class_->currentIndex();
     const auto& scale = scales_[static_cast<std::size_t>(shownScale_)];
     readAt_->setCurrentIndex(static_cast<int>(scale.readAt));
-    levels_->setPlainText(text(linesOf(levelsOf(scale, plain(class_->itemText(shownClass_))),
+    levels_->setPlainText(toQt(linesOf(levelsOf(scale, toStd(class_->itemText(shownClass_))),
                                        document_.units().fahrenheit)));
-    source_->setText(text(scale.source));
+    source_->setText(toQt(scale.source));
 }
 
 bool ChoicesDialog::takeScale() {
     if (shownScale_ < 0)
         return true;
     const auto levels =
-        food::levelsFromLines(plain(levels_->toPlainText()), document_.units().fahrenheit);
+        food::levelsFromLines(toStd(levels_->toPlainText()), document_.units().fahrenheit);
     if (!levels) {
         foot_->showProblem(levels.error(), document_.units());
         const QSignalBlocker quietScale(scale_), quietClass(class_);
@@ -124,7 +124,7 @@ bool ChoicesDialog::takeScale() {
     food::DonenessScale& scale = scales_[static_cast<std::size_t>(shownScale_)];
     const food::DonenessScale was = scale;
     scale.readAt = static_cast<food::GoalMoment>(readAt_->currentIndex());
-    setLevels(scale, plain(class_->itemText(shownClass_)), *levels);
+    setLevels(scale, toStd(class_->itemText(shownClass_)), *levels);
     if (!(scale == was))
         putOwn(choices_.scales, scale);
     return true;

@@ -17,7 +17,7 @@ constexpr int kMoments = 200; // places of the slider; the last one is the end
 
 CutShown cutOf(const QString& title, const cook::Outcome& outcome, const Units& units) {
     const auto words = translate::cutWords(outcome, units);
-    return {title, text(words.core), text(words.crust), text(words.rim), outcome};
+    return {title, toQt(words.core), toQt(words.crust), toQt(words.rim), outcome};
 }
 
 CutsPane::CutsPane(Document& document, QWidget* parent)
@@ -50,7 +50,7 @@ void CutsPane::show(const translate::Prepared& prepared, const translate::Row& r
     const Units& units = document_.units();
     const food::Food& food = prepared.request.recipe.piece.food;
     view_->show({cutOf(tr("in the recipe"), prepared.outcome, units),
-                 cutOf(text(rowTitle(row, document_.kitchen(), units)), outcome, units)},
+                 cutOf(toQt(rowTitle(row, document_.kitchen(), units)), outcome, units)},
                 food.greyingK, food.losesJuice);
     moment_->setValue(kMoments);
     showMoment(kMoments);
@@ -64,7 +64,7 @@ void CutsPane::showMoment(int place) {
     }
     const double at = translate::momentAt(view_->lastMomentS(), place, kMoments);
     view_->setMoment(at);
-    when_->setText(tr("after %1").arg(text(printDuration(at))));
+    when_->setText(tr("after %1").arg(toQt(printDuration(at))));
 }
 
 void CutsPane::savePicture() {

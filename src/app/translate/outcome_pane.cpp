@@ -53,8 +53,8 @@ void OutcomePane::showProblem(const QString& words) {
 void OutcomePane::show(const translate::Prepared& prepared) {
     const auto units = document_.units();
     readout_->setText(
-        text(printTemperature(Temperature::kelvin(prepared.outcome.peakK), units.temperature())));
-    under_->setText(text(readWords(prepared)));
+        toQt(printTemperature(Temperature::kelvin(prepared.outcome.peakK), units.temperature())));
+    under_->setText(toQt(readWords(prepared)));
     cut_->show();
     cut_->show({cutOf(QString(), prepared.outcome, units)},
                prepared.request.recipe.piece.food.greyingK,
@@ -67,12 +67,12 @@ void OutcomePane::show(const translate::Prepared& prepared) {
     grid->setVerticalSpacing(2);
     int row = 0;
     for (const auto& [name, value] : outcomeFacts(prepared, units)) {
-        auto* label = new QLabel(text(name));
+        auto* label = new QLabel(toQt(name));
         label->setObjectName(QStringLiteral("quiet"));
         grid->addWidget(label, row, 0);
-        grid->addWidget(new QLabel(text(value)), row++, 1);
+        grid->addWidget(new QLabel(toQt(value)), row++, 1);
     }
-    const QString safety = text(safetyLine(prepared, units));
+    const QString safety = toQt(safetyLine(prepared, units));
     safety_->setObjectName(safety.startsWith(QLatin1Char('!')) ? QStringLiteral("caution")
                                                                : QStringLiteral("good"));
     safety_->setStyleSheet(safety.startsWith(QLatin1Char('!'))
@@ -80,7 +80,7 @@ void OutcomePane::show(const translate::Prepared& prepared) {
                                : QStringLiteral("color:#2b5f45"));
     safety_->setText(safety);
     safety_->show();
-    book_->setText(text(bookWords(prepared)));
+    book_->setText(toQt(bookWords(prepared)));
     book_->show();
 }
 

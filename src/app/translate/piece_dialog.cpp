@@ -66,11 +66,11 @@ void PieceDialog::buildMeasures() {
     start_ = addQuantity(tr("Start temperature"), kinds::temperature(units, -40, 90), piece.startK);
     QStringList others;
     for (const double thickness : piece.othersM)
-        others << text(printLength(thickness, units.inches));
+        others << toQt(printLength(thickness, units.inches));
     others_ = addText(
-        tr("Other pieces (thickness)"), plain(others.join(QStringLiteral("; "))),
+        tr("Other pieces (thickness)"), toStd(others.join(QStringLiteral("; "))),
         tr("none, or %1; %2")
-            .arg(text(printLength(0.030, units.inches)), text(printLength(0.036, units.inches))));
+            .arg(toQt(printLength(0.030, units.inches)), toQt(printLength(0.036, units.inches))));
     rounds_ = new QSpinBox;
     rounds_->setRange(1, 20);
     rounds_->setButtonSymbols(QAbstractSpinBox::NoButtons);
@@ -96,7 +96,7 @@ QWidget* PieceDialog::buildSeasonings() {
     auto* grid = new QGridLayout(out);
     grid->setContentsMargins(0, 0, 0, 0);
     for (const food::Seasoning& one : food::shippedSeasonings()) {
-        auto* check = new QCheckBox(text(one.name));
+        auto* check = new QCheckBox(toQt(one.name));
         check->setChecked(std::find(on.begin(), on.end(), one.id) != on.end());
         const int at = static_cast<int>(on_.size());
         grid->addWidget(check, at / 2, at % 2);
@@ -140,14 +140,14 @@ void PieceDialog::fillLevels() {
     const bool byClock = recipe_.endsByClock(), first = own || byClock;
     if (first)
         level_->addItem(byClock ? tr("what the recipe's time gives")
-                                : tr("as written: %1").arg(text(recipe_.goal.words)));
+                                : tr("as written: %1").arg(toQt(recipe_.goal.words)));
     const auto unit = document_.units().temperature();
     const auto levels = levelsOf(scale(), food().foodClass);
     for (const food::DonenessLevel& level : levels)
         level_->addItem(tr("%1, %2 to %3")
-                            .arg(text(level.name),
-                                 text(printTemperature(Temperature::kelvin(level.lowK), unit)),
-                                 text(printTemperature(Temperature::kelvin(level.highK), unit))));
+                            .arg(toQt(level.name),
+                                 toQt(printTemperature(Temperature::kelvin(level.lowK), unit)),
+                                 toQt(printTemperature(Temperature::kelvin(level.highK), unit))));
     level_->setCurrentIndex(first ? 0 : static_cast<int>(levels.size() / 2));
     scale_->setToolTip(tr("read %1").arg(QString::fromUtf8(words(scale().readAt))));
 }
@@ -170,9 +170,9 @@ Result<void> PieceDialog::takeMeasures(recipe::FoodPiece& piece) const {
     QString typed = others_->text();
     typed.replace(QStringLiteral(", "), QStringLiteral("; "));
     for (const QString& one : typed.split(QLatin1Char(';'), Qt::SkipEmptyParts)) {
-        const auto other = parseLengthM(plain(one.trimmed()), unit);
+        const auto other = parseLengthM(toStd(one.trimmed()), unit);
         if (!other)
-            return tl::unexpected(other.error().in(plain(others_->accessibleName())));
+            return tl::unexpected(other.error().in(toStd(others_->accessibleName())));
         piece.othersM.push_back(*other);
     }
     return {};
@@ -186,7 +186,7 @@ Result<recipe::Goal> PieceDialog::goal() const {
         return recipe::goalOf(scale(), levels[static_cast<std::size_t>(level)]);
     if (!own)
         return fail(Errc::invalidArgument,
-                    plain(tr("Doneness: no scale has a level for this food; write the recipe's "
+                    toStd(tr("Doneness: no scale has a level for this food; write the recipe's "
                              "time in its last stage instead")));
     return recipe_.goal;
 }

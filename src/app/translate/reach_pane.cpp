@@ -200,16 +200,16 @@ void ReachPane::refreshOpenRow() {
         if (item.row.target != *open_ || item.pending)
             continue;
         const auto units = document_.units();
-        detailTitle_->setText(text(rowTitle(item.row, document_.kitchen(), document_.units())));
-        detailPull_->setText(item.row.reached ? text(pullWords(item.row, units))
+        detailTitle_->setText(toQt(rowTitle(item.row, document_.kitchen(), document_.units())));
+        detailPull_->setText(item.row.reached ? toQt(pullWords(item.row, units))
                                               : reasonOf(item.row));
         QStringList stages, warnings;
         for (const std::string& line : rowStageLines(item.row, *model_->prepared(), units))
-            stages << text(line);
+            stages << toQt(line);
         detailStages_->setText(stages.join(QStringLiteral("\n")));
         detailStages_->setVisible(!stages.isEmpty());
         for (const auto& warning : item.row.warnings)
-            warnings << tr("! %1").arg(text(warning.text));
+            warnings << tr("! %1").arg(toQt(warning.text));
         detailWarnings_->setText(warnings.join(QStringLiteral("\n")));
         detailWarnings_->setVisible(!warnings.isEmpty());
         showLines(item.row, {});
@@ -223,9 +223,9 @@ void ReachPane::showLines(const translate::Row& row, const std::vector<std::stri
     QStringList lines;
     const auto units = document_.units();
     for (const std::string& line : detailLines(row, *model_->prepared(), units))
-        lines << text(line);
+        lines << toQt(line);
     for (const std::string& line : more)
-        lines << text(line);
+        lines << toQt(line);
     detailLines_->setText(lines.join(QStringLiteral("\n")));
 }
 

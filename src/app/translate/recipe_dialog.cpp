@@ -47,9 +47,9 @@ RecipeDialog::RecipeDialog(Document& document, const recipe::Recipe& recipe, QWi
 
 QLayout* RecipeDialog::buildHead() {
     auto* form = new QFormLayout;
-    name_->setText(text(recipe_.name));
-    author_->setText(text(recipe_.author));
-    text_->setPlainText(text(recipe_.text));
+    name_->setText(toQt(recipe_.name));
+    author_->setText(toQt(recipe_.author));
+    text_->setPlainText(toQt(recipe_.text));
     text_->setMaximumHeight(96);
     text_->setTabChangesFocus(true);
     const auto row = [&](const QString& words, QWidget* field) {
@@ -64,7 +64,7 @@ QLayout* RecipeDialog::buildHead() {
 
 QLayout* RecipeDialog::buildRest() {
     auto* line = new QHBoxLayout;
-    rest_->setText(text(printDuration(recipe_.rest.shortestS)));
+    rest_->setText(toQt(printDuration(recipe_.rest.shortestS)));
     rest_->setFixedWidth(84);
     rest_->setAccessibleName(tr("Rest at least"));
     on_->addItems({tr("on a rack"), tr("on a board")});
@@ -155,14 +155,14 @@ void RecipeDialog::take() {
     auto all = typedStages();
     if (!all)
         return;
-    const auto rest = parseDuration(plain(rest_->text()));
+    const auto rest = parseDuration(toStd(rest_->text()));
     if (!rest)
-        return foot_->showProblem(rest.error().in(plain(rest_->accessibleName())),
+        return foot_->showProblem(rest.error().in(toStd(rest_->accessibleName())),
                                   document_.units());
     recipe::Recipe changed = recipe_;
-    changed.name = plain(name_->text().trimmed());
-    changed.author = plain(author_->text().trimmed());
-    changed.text = plain(text_->toPlainText());
+    changed.name = toStd(name_->text().trimmed());
+    changed.author = toStd(author_->text().trimmed());
+    changed.text = toStd(text_->toPlainText());
     changed.stages = std::move(*all);
     changed.rest.shortestS = rest->highS;
     changed.rest.onBoard = on_->currentIndex() == 1;

@@ -80,10 +80,10 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     p.fillRect(QRect(area.left() + kEdge, area.bottom(), area.width() - 2 * kEdge, 1), look::kRule);
     const QRect first(area.left() + kEdge, area.top() + 4, area.width() - 2 * kEdge, 19);
     const QRect second(first.left(), first.bottom() + 1, first.width(), 18);
-    const QString title = text(rowTitle(row, model->document().kitchen(), units));
+    const QString title = toQt(rowTitle(row, model->document().kitchen(), units));
     p.setFont(look::textFont(14, true));
     p.setPen(item.pending || !row.reached ? look::kQuietInk : look::kInk);
-    const QString right = item.pending || !row.reached ? QString() : text(pullAlone(row, units));
+    const QString right = item.pending || !row.reached ? QString() : toQt(pullAlone(row, units));
     const int rightWidth = QFontMetrics(look::textFont(13)).horizontalAdvance(right) + 8;
     p.drawText(first, Qt::AlignVCenter,
                p.fontMetrics().elidedText(title, Qt::ElideRight, first.width() - rightWidth));
@@ -104,13 +104,13 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     }
     p.drawText(first, Qt::AlignVCenter | Qt::AlignRight, right);
     QString crust =
-        model->prepared() ? text(crustWords(row, model->prepared()->outcome)) : QString();
+        model->prepared() ? toQt(crustWords(row, model->prepared()->outcome)) : QString();
     // Times first, the caution next, the crust where there is room left: nothing overprints.
     const QString caution = cautionWord(row);
     const QFontMetrics metrics = p.fontMetrics();
     const int gap = 12;
     int room = second.width();
-    const QString times = text(timeWords(row));
+    const QString times = toQt(timeWords(row));
     int cautionWide = caution.isEmpty() ? 0 : metrics.horizontalAdvance(caution) + gap;
     // Its own whole width would elide it where the font's widths are no whole pixels.
     const int timesWide = std::min(metrics.horizontalAdvance(times) + 2, room - cautionWide);

@@ -9,7 +9,7 @@
 namespace dynamet::app {
 
 QString reasonOf(const translate::Row& row) {
-    const QString reason = text(row.reason);
+    const QString reason = toQt(row.reason);
     if (!row.held)
         return QObject::tr("not for this food: %1").arg(reason);
     return reason.startsWith(QLatin1String("not known"))
@@ -30,18 +30,18 @@ QVariant RowsModel::data(const QModelIndex& index, int role) const {
         return it.row.reached;
     if (role != Qt::DisplayRole && role != Qt::AccessibleTextRole)
         return {};
-    const QString title = text(rowTitle(it.row, document_.kitchen(), document_.units()));
+    const QString title = toQt(rowTitle(it.row, document_.kitchen(), document_.units()));
     if (it.pending)
         return tr("%1: being computed").arg(title);
     if (!it.row.reached)
         return tr("%1: %2").arg(title, reasonOf(it.row));
-    QString words = title + QStringLiteral(", ") + text(pullWords(it.row, document_.units()));
+    QString words = title + QStringLiteral(", ") + toQt(pullWords(it.row, document_.units()));
     if (it.row.window)
-        words += QStringLiteral(", ") + text(windowWords(*it.row.window));
+        words += QStringLiteral(", ") + toQt(windowWords(*it.row.window));
     if (prepared_)
-        words += QStringLiteral(", ") + text(crustWords(it.row, prepared_->outcome));
+        words += QStringLiteral(", ") + toQt(crustWords(it.row, prepared_->outcome));
     for (const auto& warning : it.row.warnings)
-        words += tr(", caution: %1").arg(text(warning.text));
+        words += tr(", caution: %1").arg(toQt(warning.text));
     return words;
 }
 

@@ -29,7 +29,7 @@ QString StageEdit::named(const QString& what) const {
 }
 
 const kitchen::Appliance* StageEdit::appliance() const {
-    return findAppliance(document_.kitchen(), plain(appliance_->currentData().toString()));
+    return findAppliance(document_.kitchen(), toStd(appliance_->currentData().toString()));
 }
 
 QWidget* StageEdit::buildPlace(const recipe::Stage& stage) {
@@ -46,15 +46,15 @@ QWidget* StageEdit::buildPlace(const recipe::Stage& stage) {
     lid_->setAccessibleName(named(tr("lid open")));
     lid_->setChecked(stage.place.lidOpen);
     for (const kitchen::Appliance& a : document_.kitchen().appliances)
-        appliance_->addItem(text(a.name), text(a.id));
+        appliance_->addItem(toQt(a.name), toQt(a.id));
     for (const kitchen::Vessel& v : document_.kitchen().vessels)
-        vessel_->addItem(text(v.name), text(v.id));
+        vessel_->addItem(toQt(v.name), toQt(v.id));
     const recipe::Place& place = stage.place;
-    appliance_->setCurrentIndex(std::max(0, appliance_->findData(text(place.applianceId))));
+    appliance_->setCurrentIndex(std::max(0, appliance_->findData(toQt(place.applianceId))));
     fillZones();
-    zone_->setCurrentIndex(std::max(0, zone_->findText(text(place.zone))));
+    zone_->setCurrentIndex(std::max(0, zone_->findText(toQt(place.zone))));
     if (!place.vesselId.empty())
-        vessel_->setCurrentIndex(std::max(0, vessel_->findData(text(place.vesselId))));
+        vessel_->setCurrentIndex(std::max(0, vessel_->findData(toQt(place.vesselId))));
     if (const auto* here = appliance())
         setting_->show(*here, place.setting);
     setting_->orderAfter(lid_);
@@ -79,11 +79,11 @@ void StageEdit::fillZones() {
     if (!here)
         return;
     for (const kitchen::Zone& zone : here->zones)
-        zone_->addItem(text(zone.name));
+        zone_->addItem(toQt(zone.name));
     zone_->setVisible(here->zones.size() > 1);
     vessel_->setVisible(isHob(here->kind));
     lid_->setVisible(hasLid(here->kind));
-    vessel_->setCurrentIndex(std::max(0, vessel_->findData(text(here->standardVesselId))));
+    vessel_->setCurrentIndex(std::max(0, vessel_->findData(toQt(here->standardVesselId))));
 }
 
 QLineEdit* StageEdit::field(const QString& name, const QString& shown, const QString& none,
@@ -97,7 +97,7 @@ QLineEdit* StageEdit::field(const QString& name, const QString& shown, const QSt
 
 QWidget* StageEdit::buildEnd(const recipe::Stage& stage) {
     constexpr int kShort = 84, kLong = 168;
-    const auto timeText = [](double s) { return s > 0 ? text(printDuration(s)) : QString(); };
+    const auto timeText = [](double s) { return s > 0 ? toQt(printDuration(s)) : QString(); };
     auto* out = new QWidget;
     auto* lines = new QVBoxLayout(out); // one line would be wider than a small screen
     lines->setContentsMargins(28, 0, 0, 0);
@@ -115,7 +115,7 @@ QWidget* StageEdit::buildEnd(const recipe::Stage& stage) {
     const auto unit = document_.units().temperature();
     core_ =
         field(tr("core"),
-              stage.end.coreK ? text(printTemperature(Temperature::kelvin(*stage.end.coreK), unit))
+              stage.end.coreK ? toQt(printTemperature(Temperature::kelvin(*stage.end.coreK), unit))
                               : QString(),
               tr("no core"), kShort);
     wait_ = field(tr("wait"), timeText(stage.waitS), tr("no wait"), kShort);
@@ -155,9 +155,9 @@ Result<double> StageEdit::seconds(const QLineEdit* field) const {
     const QString typed = field->text().trimmed();
     if (typed.isEmpty())
         return 0.0;
-    const auto time = parseDuration(plain(typed));
+    const auto time = parseDuration(toStd(typed));
     if (!time)
-        return tl::unexpected(time.error().in(plain(field->accessibleName())));
+        return tl::unexpected(time.error().in(toStd(field->accessibleName())));
     return time->highS;
 }
 
@@ -169,8 +169,8 @@ Result<recipe::Stage> StageEdit::stage() const {
     const auto setting = setting_->setting();
     if (!setting)
         return tl::unexpected(setting.error());
-    stage.place = {here->id, *setting, plain(zone_->currentText()),
-                   isHob(here->kind) ? plain(vessel_->currentData().toString()) : "",
+    stage.place = {here->id, *setting, toStd(zone_->currentText()),
+                   isHob(here->kind) ? toStd(vessel_->currentData().toString()) : "",
                    hasLid(here->kind) && lid_->isChecked()};
     const auto time = seconds(time_);
     if (!time)
@@ -185,9 +185,9 @@ Result<recipe::Stage> StageEdit::stage() const {
     stage.waitTented = foil_->isChecked();
     stage.edgesDown = edges_->isChecked();
     if (const QString typed = core_->text().trimmed(); !typed.isEmpty()) {
-        const auto core = parseTemperature(plain(typed), document_.units().temperature());
+        const auto core = parseTemperature(toStd(typed), document_.units().temperature());
         if (!core)
-            return tl::unexpected(core.error().in(plain(core_->accessibleName())));
+            return tl::unexpected(core.error().in(toStd(core_->accessibleName())));
         stage.end.coreK = core->kelvin();
     }
     return stage;

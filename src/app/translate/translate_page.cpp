@@ -164,7 +164,7 @@ void TranslatePage::keep() {
         recipe->id, formats::snapshotJson(*worker_.prepared(), reach_->rows().rows()).dump(),
         worker_.prepared()->request.seed);
     document_.say(done ? tr("Kept, with everything it was computed from.")
-                       : text(done.error(), document_.units()));
+                       : toQt(done.error(), document_.units()));
 }
 
 } // namespace dynamet::app

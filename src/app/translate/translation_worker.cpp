@@ -3,7 +3,7 @@
 
 #include "app/translate/translation_worker.h"
 
-#include "app/shell/units.h"
+#include "app/document/qt_text.h"
 
 #include <QMetaObject>
 #include <algorithm>
@@ -59,7 +59,7 @@ void TranslationWorker::start(const translate::Request& request,
         auto prepared = translate::prepare(request, stop);
         if (!prepared) {
             QMetaObject::invokeMethod(this,
-                                      [this, id, reason = text(prepared.error(), request.units)] {
+                                      [this, id, reason = toQt(prepared.error(), request.units)] {
                                           if (id != id_)
                                               return;
                                           pending_ = 0;

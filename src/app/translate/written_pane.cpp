@@ -25,7 +25,7 @@ QString marked(const std::string& recipe) {
     QString out;
     std::size_t at = 0;
     const auto plainPart = [&](std::size_t from, std::size_t to) {
-        return text(recipe.substr(from, to - from)).toHtmlEscaped();
+        return toQt(recipe.substr(from, to - from)).toHtmlEscaped();
     };
     for (const recipe::HeatWord& word : recipe::findHeatWords(recipe)) {
         out += plainPart(at, word.begin);
@@ -49,17 +49,17 @@ WrittenPane::WrittenPane(Document& document, QWidget* parent)
     setAttribute(Qt::WA_StyledBackground);
     thickness_ = new StepperSlider(
         tr("Thickness"), kThicknessStepM,
-        [this](double m) { return text(printLength(m, document_.units().inches)); },
+        [this](double m) { return toQt(printLength(m, document_.units().inches)); },
         [this](const QString& typed) {
-            return parseLengthM(plain(typed), document_.units().inches ? 0.0254 : 1e-3);
+            return parseLengthM(toStd(typed), document_.units().inches ? 0.0254 : 1e-3);
         });
     start_ = new StepperSlider(
         tr("Start"), 1,
         [this](double k) {
-            return text(printTemperature(Temperature::kelvin(k), document_.units().temperature()));
+            return toQt(printTemperature(Temperature::kelvin(k), document_.units().temperature()));
         },
         [this](const QString& typed) {
-            return parseTemperature(plain(typed), document_.units().temperature())
+            return parseTemperature(toStd(typed), document_.units().temperature())
                 .map([](Temperature t) { return t.kelvin(); });
         });
     build();
@@ -141,7 +141,7 @@ void WrittenPane::fillRecipes() {
     const std::string kept = shown_.id;
     chooser_->clear();
     for (const recipe::Recipe& recipe : document_.recipes())
-        chooser_->addItem(text(recipe.name));
+        chooser_->addItem(toQt(recipe.name));
     chooseRecipe(kept);
     const recipe::Recipe* r = recipe();
     if (r && *r == shown_) { // a newer rating or another school: the rows are old
@@ -159,7 +159,7 @@ void WrittenPane::fillMoves() {
     moves_->clear();
     if (const auto r = request())
         for (const std::string& words : movableWords(*r))
-            moves_->addItem(text(words));
+            moves_->addItem(toQt(words));
     moves_->setCurrentIndex(std::clamp(at, 0, std::max(0, moves_->count() - 1)));
     moves_->setVisible(moves_->count() > 1);
     movesWords_->setVisible(moves_->count() > 1);
@@ -227,7 +227,7 @@ std::optional<translate::Request> WrittenPane::request() const {
 
 void WrittenPane::keep(const Result<void>& done) {
     if (!done)
-        document_.say(tr("%1; nothing was changed.").arg(text(done.error(), document_.units())));
+        document_.say(tr("%1; nothing was changed.").arg(toQt(done.error(), document_.units())));
 }
 
 void WrittenPane::editRecipe() {
@@ -247,7 +247,7 @@ void WrittenPane::newRecipe() {
         return;
     const std::string id = dialog.recipe().id;
     if (const auto done = document_.addRecipe(dialog.recipe()); !done) {
-        document_.say(tr("%1; nothing was added.").arg(text(done.error(), document_.units())));
+        document_.say(tr("%1; nothing was added.").arg(toQt(done.error(), document_.units())));
         return;
     }
     chooseRecipe(id);
@@ -276,8 +276,8 @@ void WrittenPane::showFacts() {
     const auto r = request();
     if (!r)
         return;
-    facts_->setText(text(referenceWords(*r, document_.units())));
-    piece_->setText(text(pieceWords(*r, document_.units())));
+    facts_->setText(toQt(referenceWords(*r, document_.units())));
+    piece_->setText(toQt(pieceWords(*r, document_.units())));
 }
 
 } // namespace dynamet::app

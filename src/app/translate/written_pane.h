@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "app/shell/document.h"
+#include "app/document/document.h"
 #include "app/widgets/stepper_slider.h"
 #include "translate/wording.h"
 #include <optional>

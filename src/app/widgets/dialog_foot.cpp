@@ -3,7 +3,7 @@
 
 #include "app/widgets/dialog_foot.h"
 
-#include "app/shell/units.h"
+#include "app/document/qt_text.h"
 
 #include <QDialog>
 #include <QDialogButtonBox>
@@ -35,7 +35,7 @@ void DialogFoot::showEvent(QShowEvent* event) {
 }
 
 void DialogFoot::showProblem(const Error& error, const Units& units) {
-    problem_->setText(tr("! %1. Nothing was changed yet.").arg(text(error, units)));
+    problem_->setText(tr("! %1. Nothing was changed yet.").arg(toQt(error, units)));
     problem_->show();
 }
 

@@ -46,7 +46,7 @@ void FormDialog::showEvent(QShowEvent* event) {
 
 QLineEdit* FormDialog::addText(const QString& label, const std::string& value,
                                const QString& hint) {
-    auto* out = new QLineEdit(text(value));
+    auto* out = new QLineEdit(toQt(value));
     out->setAccessibleName(label);
     out->setPlaceholderText(hint);
     out->setMinimumWidth(kFieldWidth);
@@ -93,10 +93,10 @@ void FormDialog::save() {
 }
 
 Result<std::string> named(const QLineEdit& field) {
-    const std::string out = plain(field.text().trimmed());
+    const std::string out = toStd(field.text().trimmed());
     if (out.empty())
         return fail(Errc::invalidArgument,
-                    plain(QObject::tr("%1: it needs a name").arg(field.accessibleName())));
+                    toStd(QObject::tr("%1: it needs a name").arg(field.accessibleName())));
     return out;
 }
 

@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "app/shell/document.h"
+#include "app/document/document.h"
 #include "app/widgets/dialog_foot.h"
 #include "app/widgets/quantity_field.h"
 
@@ -52,7 +52,7 @@ template <class Things>
 QStringList namesOf(const Things& things) {
     QStringList out;
     for (const auto& thing : things)
-        out << text(thing.name);
+        out << toQt(thing.name);
     return out;
 }
 
@@ -66,8 +66,8 @@ QComboBox* FormDialog::addThings(const QString& label, const Things& things,
     if (!none.isEmpty())
         out->addItem(none, QString());
     for (const auto& thing : things)
-        out->addItem(text(thing.name), text(thing.id));
-    out->setCurrentIndex(std::max(0, out->findData(text(chosen))));
+        out->addItem(toQt(thing.name), toQt(thing.id));
+    out->setCurrentIndex(std::max(0, out->findData(toQt(chosen))));
     return out;
 }
 

@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "app/shell/units.h"
+#include "app/document/qt_text.h"
 #include "trace/pyramid.h"
 
 #include <QColor>

@@ -3,7 +3,7 @@
 
 #include "app/widgets/quantity_field.h"
 
-#include "app/shell/units.h"
+#include "app/document/qt_text.h"
 #include "quantity/number_text.h"
 
 #include <QGuiApplication>
@@ -48,7 +48,7 @@ void QuantityField::setValue(std::optional<double> value) {
 }
 
 Result<std::optional<double>> QuantityField::read() const {
-    const std::string typed = plain(edit_->text().trimmed());
+    const std::string typed = toStd(edit_->text().trimmed());
     if (typed.empty() && kind_.mayBeEmpty)
         return std::optional<double>();
     if (typed.empty())
@@ -63,7 +63,7 @@ Result<std::optional<double>> QuantityField::read() const {
 
 Result<std::optional<double>> QuantityField::value() const {
     auto out = read();
-    return out ? std::move(out) : tl::unexpected(out.error().in(plain(name_)));
+    return out ? std::move(out) : tl::unexpected(out.error().in(toStd(name_)));
 }
 
 void QuantityField::showProblem(const QString& words) {
@@ -76,7 +76,7 @@ void QuantityField::showProblem(const QString& words) {
 bool QuantityField::check() {
     const auto now = read();
     if (!now)
-        showProblem(text(now.error().message));
+        showProblem(toQt(now.error().message));
     return now.has_value();
 }
 
@@ -91,7 +91,7 @@ void QuantityField::leave() {
     if (!check())
         return;
     const auto now = read();
-    const bool twoReadings = hasTwoReadings(plain(edit_->text())) && edit_->text() != keptText_;
+    const bool twoReadings = hasTwoReadings(toStd(edit_->text())) && edit_->text() != keptText_;
     setValue(*now);
     if (!twoReadings)
         return;

@@ -18,7 +18,7 @@ QuantityKind limited(std::function<Result<double>(const std::string&)> read,
         auto value = read(typed);
         if (value && (*value < low || *value > high))
             value =
-                fail(Errc::invalidArgument, plain(QObject::tr("%1 is not between %2 and %3")
+                fail(Errc::invalidArgument, toStd(QObject::tr("%1 is not between %2 and %3")
                                                       .arg(show(*value), show(low), show(high))));
         return value;
     };
@@ -31,7 +31,7 @@ QuantityKind length(const Units& units, double lowM, double highM, bool mayBeEmp
     const bool inches = units.inches;
     return limited(
         [inches](const std::string& typed) { return parseLengthM(typed, inches ? 0.0254 : 1e-3); },
-        [inches](double m) { return text(printLength(m, inches)); }, lowM, highM, mayBeEmpty);
+        [inches](double m) { return toQt(printLength(m, inches)); }, lowM, highM, mayBeEmpty);
 }
 
 QuantityKind height(const Units& units) {
@@ -40,8 +40,8 @@ QuantityKind height(const Units& units) {
     return limited(
         [feet](const std::string& typed) { return parseLengthM(typed, feet ? kFoot : 1); },
         [feet](double m) {
-            return feet ? QObject::tr("%1 ft").arg(text(printFixed(m / kFoot, 0)))
-                        : QObject::tr("%1 m").arg(text(printFixed(m, 0)));
+            return feet ? QObject::tr("%1 ft").arg(toQt(printFixed(m / kFoot, 0)))
+                        : QObject::tr("%1 m").arg(toQt(printFixed(m, 0)));
         },
         0, kHighestM, false);
 }
@@ -52,7 +52,7 @@ QuantityKind temperature(const Units& units, double lowC, double highC, bool may
         [unit](const std::string& typed) {
             return parseTemperature(typed, unit).map([](Temperature t) { return t.kelvin(); });
         },
-        [unit](double k) { return text(printTemperature(Temperature::kelvin(k), unit)); },
+        [unit](double k) { return toQt(printTemperature(Temperature::kelvin(k), unit)); },
         Temperature::celsius(lowC).kelvin(), Temperature::celsius(highC).kelvin(), mayBeEmpty);
 }
 
@@ -64,18 +64,18 @@ QuantityKind difference(const Units& units, double highK) {
                 return d.kelvin();
             });
         },
-        [unit](double k) { return text(printDifference(KelvinDelta(k), unit)); }, 0, highK, false);
+        [unit](double k) { return toQt(printDifference(KelvinDelta(k), unit)); }, 0, highK, false);
 }
 
 QuantityKind mass(double highKg, bool mayBeEmpty) {
     return limited([](const std::string& typed) { return parseMassKg(typed, 1e-3); },
-                   [](double kg) { return QObject::tr("%1 g").arg(text(printFixed(kg * 1e3, 0))); },
+                   [](double kg) { return QObject::tr("%1 g").arg(toQt(printFixed(kg * 1e3, 0))); },
                    0, highKg, mayBeEmpty);
 }
 
 QuantityKind power(double highW, bool mayBeEmpty) {
     return limited([](const std::string& typed) { return parsePowerW(typed, 1); },
-                   [](double w) { return QObject::tr("%1 W").arg(text(printFixed(w, 0))); }, 0,
+                   [](double w) { return QObject::tr("%1 W").arg(toQt(printFixed(w, 0))); }, 0,
                    highW, mayBeEmpty);
 }
 
@@ -84,7 +84,7 @@ QuantityKind duration(double highS, bool mayBeEmpty) {
         [](const std::string& typed) {
             return parseDuration(typed).map([](const DurationRange& r) { return r.highS; });
         },
-        [](double s) { return text(printDuration(s)); }, 0, highS, mayBeEmpty);
+        [](double s) { return toQt(printDuration(s)); }, 0, highS, mayBeEmpty);
 }
 
 QuantityKind number(const QString& unit, double siPerUnit, double low, double high,
@@ -94,16 +94,16 @@ QuantityKind number(const QString& unit, double siPerUnit, double low, double hi
             std::string_view rest = typed;
             const auto value = takeNumber(rest);
             const std::string_view behind = trimmed(rest);
-            if (!value || (!behind.empty() && behind != plain(unit)))
+            if (!value || (!behind.empty() && behind != toStd(unit)))
                 return fail(
                     Errc::parse,
-                    plain(QObject::tr("\"%1\" is not a number%2")
-                              .arg(text(typed),
+                    toStd(QObject::tr("\"%1\" is not a number%2")
+                              .arg(toQt(typed),
                                    unit.isEmpty() ? QString() : QObject::tr(" of %1").arg(unit))));
             return *value * siPerUnit;
         },
         [unit, siPerUnit](double si) {
-            QString out = text(printFixed(si / siPerUnit, 3));
+            QString out = toQt(printFixed(si / siPerUnit, 3));
             while (out.contains(QLatin1Char('.')) &&
                    (out.endsWith(QLatin1Char('0')) || out.endsWith(QLatin1Char('.'))))
                 out.chop(1);

@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "app/shell/units.h"
+#include "app/document/qt_text.h"
 #include "app/widgets/quantity_field.h"
 
 namespace dynamet::app::kinds {

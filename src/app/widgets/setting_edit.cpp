@@ -3,7 +3,7 @@
 
 #include "app/widgets/setting_edit.h"
 
-#include "app/shell/units.h"
+#include "app/document/qt_text.h"
 #include "kitchen/dial.h"
 
 #include <QComboBox>
@@ -26,7 +26,7 @@ SettingEdit::SettingEdit(const QString& name, Preheat preheat, QWidget* parent)
 }
 
 QString SettingEdit::nameOf(const std::string& key) const {
-    return QStringLiteral("%1, %2").arg(name_, text(key));
+    return QStringLiteral("%1, %2").arg(name_, toQt(key));
 }
 
 /// All fields can be read: somebody is told; else the reason stands under them.
@@ -34,17 +34,17 @@ void SettingEdit::left() {
     const auto now = setting();
     problem_->setVisible(!now);
     if (!now)
-        return problem_->setText(tr("! %1").arg(text(now.error().message)));
+        return problem_->setText(tr("! %1").arg(toQt(now.error().message)));
     emit edited(*now);
 }
 
 SettingEdit::Read SettingEdit::addNumber(const kitchen::Control& control, double value) {
     constexpr int kWidth = 92;
-    auto* field = new QLineEdit(text(dialText(control, value)));
+    auto* field = new QLineEdit(toQt(dialText(control, value)));
     field->setFixedWidth(kWidth);
     field->setToolTip(
         tr("%1 to %2")
-            .arg(text(dialText(control, control.low)), text(dialText(control, control.high))));
+            .arg(toQt(dialText(control, control.low)), toQt(dialText(control, control.high))));
     field->setAccessibleName(nameOf(control.key));
     if (control.kind == kitchen::ControlKind::preheat)
         line_->addWidget(new QLabel(tr("pan at")));
@@ -54,9 +54,9 @@ SettingEdit::Read SettingEdit::addNumber(const kitchen::Control& control, double
     return [this, field, control, value, shown = field->text()]() -> Result<kitchen::ControlValue> {
         if (field->text() == shown)
             return kitchen::ControlValue(value);
-        const auto typed = parseDial(control, plain(field->text()));
+        const auto typed = parseDial(control, toStd(field->text()));
         if (!typed)
-            return tl::unexpected(typed.error().in(plain(field->accessibleName())));
+            return tl::unexpected(typed.error().in(toStd(field->accessibleName())));
         return kitchen::ControlValue(*typed);
     };
 }
@@ -69,9 +69,9 @@ SettingEdit::Read SettingEdit::addLabel(const kitchen::Control& control, const Q
         };
     auto* field = new QComboBox;
     for (const kitchen::Label& label : control.labels)
-        field->addItem(text(label.text));
+        field->addItem(toQt(label.text));
     field->setCurrentIndex(at);
-    field->setAccessibleName(nameOf(plain(words)));
+    field->setAccessibleName(nameOf(toStd(words)));
     line_->addWidget(new QLabel(words));
     line_->addWidget(field);
     connect(field, &QComboBox::activated, this, &SettingEdit::left, Qt::QueuedConnection);
@@ -85,7 +85,7 @@ SettingEdit::Read SettingEdit::addBurners(const kitchen::Control& control,
     std::vector<Read> burners;
     for (std::size_t i = 0; i < control.burners.size(); ++i)
         burners.push_back(
-            addLabel(control, text(control.burners[i]), i < levels.size() ? levels[i] : 0));
+            addLabel(control, toQt(control.burners[i]), i < levels.size() ? levels[i] : 0));
     return [burners]() -> Result<kitchen::ControlValue> {
         std::vector<int> out;
         for (const Read& read : burners)
@@ -100,7 +100,7 @@ SettingEdit::Read SettingEdit::addCoals(const kitchen::Control& control, kitchen
         out->setRange(0, static_cast<int>(control.high));
         out->setValue(count);
         out->setButtonSymbols(QAbstractSpinBox::NoButtons);
-        out->setAccessibleName(nameOf(plain(words)));
+        out->setAccessibleName(nameOf(toStd(words)));
         line_->addWidget(out);
         line_->addWidget(new QLabel(words));
         connect(out, &QSpinBox::editingFinished, this, &SettingEdit::left, Qt::QueuedConnection);
@@ -123,7 +123,7 @@ SettingEdit::Read SettingEdit::addControl(const kitchen::Control& control,
         return addBurners(control, *levels);
     if (const auto* coals = std::get_if<kitchen::CoalCount>(&value))
         return addCoals(control, *coals);
-    return addLabel(control, text(control.key), std::get<kitchen::LabelIndex>(value).index);
+    return addLabel(control, toQt(control.key), std::get<kitchen::LabelIndex>(value).index);
 }
 
 void SettingEdit::show(const kitchen::Appliance& appliance, const kitchen::Setting& setting) {

@@ -1,7 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "app/shell/window_memory.h"
+#include "app/document/window_memory.h"
 
 #include <QSettings>
 

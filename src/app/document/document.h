@@ -3,8 +3,8 @@
 
 #pragma once
 
-#include "app/shell/book_command.h"
-#include "app/shell/units.h"
+#include "app/document/book_command.h"
+#include "app/document/qt_text.h"
 #include "book/choices_store.h"
 #include "book/kitchen_store.h"
 #include "book/recipe_store.h"

@@ -1,7 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "app/shell/document.h"
+#include "app/document/document.h"
 
 #include "book/site_rework.h"
 #include "formats/text_file.h"
@@ -14,9 +14,9 @@ namespace dynamet::app {
 Document::Document(Clock clock, QObject* parent) : QObject(parent), clock_(std::move(clock)) {}
 
 Result<void> Document::open(const QString& path) {
-    if (book_ && book_->path() == plain(path))
+    if (book_ && book_->path() == toStd(path))
         book_.reset(); // its own lock would make the second opening read-only
-    auto book = book::Book::open(plain(path));
+    auto book = book::Book::open(toStd(path));
     if (!book)
         return tl::unexpected(book.error());
     undo_.clear();
@@ -25,13 +25,13 @@ Result<void> Document::open(const QString& path) {
     reload();
     emit opened();
     if (!book_->writable())
-        say(text(book_->accessWords()));
+        say(toQt(book_->accessWords()));
     return {};
 }
 
 Result<void> Document::createNew(const QString& path, const kitchen::Site& site) {
     {
-        auto book = book::Book::create(plain(path), now());
+        auto book = book::Book::create(toStd(path), now());
         if (!book)
             return tl::unexpected(book.error());
         if (const auto added = addSite(*book, site, now()); !added)
@@ -43,7 +43,7 @@ Result<void> Document::createNew(const QString& path, const kitchen::Site& site)
 void Document::reload() {
     auto kitchen = loadKitchen(*book_);
     if (!kitchen) {
-        say(text(kitchen.error().message));
+        say(toQt(kitchen.error().message));
         return;
     }
     kitchen_ = std::move(*kitchen);
@@ -51,7 +51,7 @@ void Document::reload() {
         if (read)
             into = std::move(*read);
         else
-            say(text(read.error().message));
+            say(toQt(read.error().message));
     };
     take(loadRecipes(*book_, kitchen_), recipes_);
     take(book::loadChoices(*book_), choices_);
@@ -82,7 +82,7 @@ BookCommand::Step Document::showing(Withdraw withdraw, const std::string& id) {
 Result<void> Document::added(Result<void> done, const std::string& name, Withdraw withdraw,
                              const std::string& id) {
     if (done)
-        pushMade(tr("addition of %1").arg(text(name)), hiding(withdraw, id), showing(withdraw, id));
+        pushMade(tr("addition of %1").arg(toQt(name)), hiding(withdraw, id), showing(withdraw, id));
     return done;
 }
 
@@ -146,7 +146,7 @@ Result<void> Document::replaced(const std::vector<Value>& all, const Value& to,
     for (const Value& from : all)
         if (from.id == to.id)
             return from == to ? Result<void>()
-                              : swap(tr("change of %1").arg(text(to.name)), from, to, keep);
+                              : swap(tr("change of %1").arg(toQt(to.name)), from, to, keep);
     return fail(Errc::notFound, "it is no longer in the book");
 }
 
@@ -158,7 +158,7 @@ Result<void> Document::change(const kitchen::Site& to) {
         if (!moved)
             return tl::unexpected(moved.error());
         pushMade(
-            tr("change of %1").arg(text(to.name)),
+            tr("change of %1").arg(toQt(to.name)),
             [this, from, made = *moved] { return book::putSite(*book_, from, made, now()); },
             [this, to, made = *moved] { return book::putSite(*book_, to, made, std::nullopt); });
         if (!moved->reductions.empty())
@@ -208,7 +208,7 @@ Result<void> Document::retire(Thing thing, const std::string& id, const std::str
     const Withdraw withdraw = withdrawOf(thing);
     const auto done = withdraw(*book_, id, now());
     if (done)
-        pushMade(tr("retirement of %1").arg(text(name)), showing(withdraw, id),
+        pushMade(tr("retirement of %1").arg(toQt(name)), showing(withdraw, id),
                  hiding(withdraw, id));
     return done;
 }
@@ -217,7 +217,7 @@ Result<void> Document::bringBack(Thing thing, const std::string& id, const std::
     const Withdraw withdraw = withdrawOf(thing);
     const auto done = withdraw(*book_, id, std::nullopt);
     if (done)
-        pushMade(tr("return of %1").arg(text(name)), hiding(withdraw, id), showing(withdraw, id));
+        pushMade(tr("return of %1").arg(toQt(name)), hiding(withdraw, id), showing(withdraw, id));
     return done;
 }
 
@@ -226,9 +226,9 @@ Result<std::string> Document::keepPhoto(const std::string& path) {
     if (!content)
         return tl::unexpected(content.error().in("Photo"));
     const std::string id = formats::sha256(*content);
-    const QFileInfo file(text(path));
-    const std::string type = plain(QStringLiteral("image/") + file.suffix().toLower());
-    const auto kept = book::keepAttachment(*book_, id, type, plain(file.fileName()), *content);
+    const QFileInfo file(toQt(path));
+    const std::string type = toStd(QStringLiteral("image/") + file.suffix().toLower());
+    const auto kept = book::keepAttachment(*book_, id, type, toStd(file.fileName()), *content);
     return kept ? Result<std::string>(id) : tl::unexpected(kept.error());
 }
 
@@ -289,7 +289,7 @@ void Document::step(bool back) {
         command->passNext();
         back ? undo_.redo() : undo_.undo();
         say(tr("%1: %2").arg(back ? tr("Could not undo") : tr("Could not redo"),
-                             text(failure->message)));
+                             toQt(failure->message)));
         return;
     }
     reload();
@@ -297,7 +297,7 @@ void Document::step(bool back) {
 }
 
 Result<void> Document::openCopy(const QString& path) {
-    if (const auto copied = book::copyBook(*book_, plain(path)); !copied)
+    if (const auto copied = book::copyBook(*book_, toStd(path)); !copied)
         return copied;
     return open(path);
 }

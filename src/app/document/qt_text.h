@@ -9,14 +9,14 @@
 
 namespace dynamet::app {
 
-inline QString text(const std::string& s) {
+inline QString toQt(const std::string& s) {
     return QString::fromStdString(s);
 }
 /// An error's sentence in the reader's units.
-inline QString text(const Error& error, const Units& units) {
-    return text(error.words(units));
+inline QString toQt(const Error& error, const Units& units) {
+    return toQt(error.words(units));
 }
-inline std::string plain(const QString& s) {
+inline std::string toStd(const QString& s) {
     return s.toStdString();
 }
 

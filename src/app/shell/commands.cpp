@@ -1,0 +1,53 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/shell/commands.h"
+
+namespace dynamet::app {
+
+Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)) {
+    const auto add = [&](Command command, const QString& name, QList<QKeySequence> keys) {
+        auto* action = new QAction(name, this);
+        action->setShortcuts(keys);
+        window.addAction(action);
+        menu_->addAction(action);
+        actions_[command] = action;
+    };
+    menu_->setAccessibleName(tr("Menu"));
+    add(rate, tr("Rate"), {Qt::CTRL | Qt::Key_1});
+    add(translate, tr("Translate"), {Qt::CTRL | Qt::Key_2});
+    add(kitchen, tr("Kitchen"), {Qt::CTRL | Qt::Key_3, Qt::CTRL | Qt::Key_K});
+    add(findAppliance, tr("Find an appliance"), {Qt::Key_Slash});
+    menu_->addSeparator();
+    add(importLog, tr("Import a log…"), {Qt::CTRL | Qt::Key_I});
+    add(saveRating, tr("Save the rating"), {Qt::CTRL | Qt::Key_Return, Qt::CTRL | Qt::Key_Enter});
+    menu_->addSeparator();
+    add(undo, tr("Undo"), {Qt::CTRL | Qt::Key_Z});
+    add(redo, tr("Redo"), {Qt::CTRL | Qt::SHIFT | Qt::Key_Z, Qt::CTRL | Qt::Key_Y});
+    menu_->addSeparator();
+    add(switchUnits, tr("Switch between °C, mm and °F, inches"), {Qt::CTRL | Qt::Key_U});
+    add(openBook, tr("Open or begin another book"), {Qt::CTRL | Qt::Key_O});
+    add(workInCopy, tr("Work in a copy…"), {});
+    menu_->addSeparator();
+    add(guide, tr("Guide"), {Qt::Key_F1});
+    add(quit, tr("Quit"), {Qt::CTRL | Qt::Key_Q});
+    enable({});
+}
+
+void Commands::enable(const Situation& now) {
+    using Place = Situation::Place;
+    const auto can = [this](Command command, bool yes) { actions_[command]->setEnabled(yes); };
+    const bool working = now.bookOpen && now.place != Place::books;
+    for (const Command command : {rate, translate, kitchen, workInCopy, findAppliance})
+        can(command, now.bookOpen);
+    can(findAppliance, working);
+    can(importLog, now.place == Place::rate && now.atBench && now.canImport && now.writable);
+    can(saveRating, now.place == Place::rate && now.atBench && now.canSave && now.writable);
+    can(undo, working && !now.undo.isEmpty());
+    can(redo, working && !now.redo.isEmpty());
+    can(openBook, working);
+    actions_[undo]->setText(now.undo.isEmpty() ? tr("Undo") : tr("Undo %1").arg(now.undo));
+    actions_[redo]->setText(now.redo.isEmpty() ? tr("Redo") : tr("Redo %1").arg(now.redo));
+}
+
+} // namespace dynamet::app
