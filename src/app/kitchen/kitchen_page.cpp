@@ -33,8 +33,9 @@ constexpr SectionWords kSections[] = {
 } // namespace
 
 KitchenPage::KitchenPage(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), sections_(new QButtonGroup(this)), heading_(new QLabel),
-      empty_(new QLabel), table_(new TextTable(tr("Things of this kitchen"))),
+    : QWidget(parent), document_(document), controller_(document),
+      sections_(new QButtonGroup(this)), heading_(new QLabel), empty_(new QLabel),
+      table_(new TextTable(tr("Things of this kitchen"))),
       withRetired_(new QCheckBox(tr("Show retired"))), add_(new QPushButton(tr("Add…"))),
       change_(new QPushButton(tr("Change…"))), another_(new QPushButton(tr("Another like it…"))),
       retire_(new QPushButton(tr("Retire"))) {
@@ -72,7 +73,7 @@ KitchenPage::KitchenPage(Document& document, QWidget* parent)
     connect(withRetired_, &QCheckBox::toggled, this, &KitchenPage::refresh);
     connect(&document_, &Document::changed, this, &KitchenPage::refresh);
     connect(&document_, &Document::unitsChanged, this, &KitchenPage::refresh);
-    showSection(appliances);
+    showSection(KitchenController::appliances);
 }
 
 QWidget* KitchenPage::buildActions() {
@@ -98,7 +99,7 @@ QWidget* KitchenPage::buildActions() {
 }
 
 void KitchenPage::showSection(int section) {
-    section_ = section;
+    section_ = static_cast<KitchenController::Section>(section);
     sections_->button(section)->setChecked(true);
     refresh();
     table_->setCurrentRow(0);
@@ -108,57 +109,47 @@ void KitchenPage::showSection(int section) {
 void KitchenPage::refresh() {
     if (!document_.isOpen())
         return;
-    const int before = table_->currentRow();
-    const std::string keptId = before >= 0 && before < static_cast<int>(things_.size())
-                                   ? things_[static_cast<std::size_t>(before)].id
-                                   : "";
+    const Thing* had = chosen();
+    const std::string keptId = had ? had->id : "";
     heading_->setText(tr(kSections[section_].name));
-    fill();
-    int row = things_.empty() ? -1 : 0;
-    for (std::size_t i = 0; i < things_.size(); ++i)
-        if (things_[i].id == keptId)
+    listing_ = controller_.list(section_, withRetired_->isChecked());
+    table_->show(listing_.headers, listing_.rows);
+    int row = listing_.things.empty() ? -1 : 0;
+    for (std::size_t i = 0; i < listing_.things.size(); ++i)
+        if (listing_.things[i].id == keptId)
             row = static_cast<int>(i);
     table_->setCurrentRow(row);
     empty_->setText(tr(kSections[section_].empty));
-    empty_->setVisible(things_.empty());
-    table_->setVisible(!things_.empty());
+    empty_->setVisible(listing_.things.empty());
+    table_->setVisible(!listing_.things.empty());
     enableActions();
 }
 
-const KitchenPage::Thing* KitchenPage::chosen() const {
+const KitchenController::Thing* KitchenPage::chosen() const {
     const int row = table_->currentRow();
-    return row >= 0 && row < static_cast<int>(things_.size())
-               ? &things_[static_cast<std::size_t>(row)]
+    return row >= 0 && row < static_cast<int>(listing_.things.size())
+               ? &listing_.things[static_cast<std::size_t>(row)]
                : nullptr;
 }
 
 void KitchenPage::enableActions() {
-    const bool writable = document_.isWritable();
     const Thing* thing = chosen();
-    const bool list = section_ == recipes || section_ == kept;
-    add_->setEnabled(writable);
-    add_->setVisible(!list);
-    change_->setText(section_ == kept      ? tr("Open…")
-                     : section_ == recipes ? tr("Open in Translate")
-                                           : tr("Change…"));
-    change_->setEnabled(thing && !thing->retired && (writable || list));
-    another_->setVisible(section_ != kept);
-    another_->setEnabled(writable && thing && !thing->retired);
-    retire_->setEnabled(writable && thing);
+    const auto can = controller_.allowed(section_, thing);
+    const bool recipes = section_ == KitchenController::recipes;
+    const bool kept = section_ == KitchenController::kept;
+    add_->setEnabled(can.add);
+    add_->setVisible(!recipes && !kept);
+    change_->setText(kept ? tr("Open…") : recipes ? tr("Open in Translate") : tr("Change…"));
+    change_->setEnabled(can.change);
+    another_->setVisible(!kept);
+    another_->setEnabled(can.another);
+    retire_->setEnabled(can.retire);
     retire_->setText(thing && thing->retired ? tr("Bring back") : tr("Retire"));
 }
 
 void KitchenPage::report(const Result<void>& done) {
     if (!done)
         document_.say(toQt(done.error().message));
-}
-
-Document::Thing KitchenPage::kindOfThing() const {
-    static constexpr Document::Thing kKinds[] = {
-        Document::Thing::site,       Document::Thing::appliance,  Document::Thing::vessel,
-        Document::Thing::insert,     Document::Thing::instrument, Document::Thing::recipe,
-        Document::Thing::translation};
-    return kKinds[section_];
 }
 
 template <class Dialog>
@@ -186,8 +177,8 @@ void KitchenPage::addNew(const Value& fresh) {
     report(done);
     if (!done)
         return;
-    for (std::size_t i = 0; i < things_.size(); ++i)
-        if (things_[i].id == made.id)
+    for (std::size_t i = 0; i < listing_.things.size(); ++i)
+        if (listing_.things[i].id == made.id)
             table_->setCurrentRow(static_cast<int>(i));
     if constexpr (std::is_same_v<Value, kitchen::Appliance>)
         emit applianceAdded(made.id);
@@ -195,16 +186,16 @@ void KitchenPage::addNew(const Value& fresh) {
 
 void KitchenPage::add() {
     switch (section_) {
-    case places:
+    case KitchenController::places:
         return addNew<SiteDialog>(kitchen::Site{});
-    case appliances:
+    case KitchenController::appliances:
         return addNew<ApplianceDialog>(
             beginAppliance(document_, kitchen::ApplianceKind::stillOven));
-    case vessels:
+    case KitchenController::vessels:
         return addNew<VesselDialog>(kitchen::Vessel{});
-    case inserts:
+    case KitchenController::inserts:
         return addNew<InsertDialog>(kitchen::Insert{});
-    case instruments:
+    case KitchenController::instruments:
         return addNew<InstrumentDialog>(kitchen::Instrument{});
     default:
         return;
@@ -233,35 +224,30 @@ void KitchenPage::edit(const std::vector<Value>& all, bool asNew) {
 void KitchenPage::change(bool asNew) {
     const kitchen::Kitchen& kitchen = document_.kitchen();
     switch (section_) {
-    case places:
+    case KitchenController::places:
         return edit<SiteDialog>(kitchen.sites, asNew);
-    case appliances:
+    case KitchenController::appliances:
         return edit<ApplianceDialog>(kitchen.appliances, asNew);
-    case vessels:
+    case KitchenController::vessels:
         return edit<VesselDialog>(kitchen.vessels, asNew);
-    case inserts:
+    case KitchenController::inserts:
         return edit<InsertDialog>(kitchen.inserts, asNew);
-    case instruments:
+    case KitchenController::instruments:
         return edit<InstrumentDialog>(kitchen.instruments, asNew);
     default:
         break;
     }
-    for (const recipe::Recipe& recipe : document_.recipes())
-        if (const Thing* thing = chosen(); asNew && thing && recipe.id == thing->id) {
-            recipe::Recipe other = recipe;
-            other.id = book::newId();
-            other.name = toStd(tr("%1, another").arg(toQt(recipe.name)));
-            return report(document_.addRecipe(other));
-        }
+    if (const Thing* thing = chosen(); asNew && thing)
+        report(controller_.copyRecipe(thing->id));
 }
 
 void KitchenPage::openChosen() {
     const Thing* thing = chosen();
     if (!thing || thing->retired || !change_->isEnabled())
         return;
-    if (section_ == recipes) {
+    if (section_ == KitchenController::recipes) {
         emit recipeWanted(thing->id);
-    } else if (section_ == kept) {
+    } else if (section_ == KitchenController::kept) {
         KeptDialog dialog(document_, thing->id, this);
         dialog.exec();
     } else {
@@ -274,17 +260,11 @@ void KitchenPage::retireOrBringBack() {
     if (!thing)
         return;
     const Thing gone = *thing; // the list is made anew by the change
-    if (gone.retired)
-        return report(document_.bringBack(kindOfThing(), gone.id, gone.name));
-    if (section_ == places && document_.kitchen().sites.size() < 2)
-        return document_.say(tr("A kitchen needs one place: add another before this one goes."));
-    for (const kitchen::Appliance& a : document_.kitchen().appliances)
-        if ((section_ == places && a.siteId == gone.id) ||
-            (section_ == vessels && a.standardVesselId == gone.id))
-            return document_.say(tr("%1 depends on it: change that first.").arg(toQt(a.name)));
-    const auto done = document_.retire(kindOfThing(), gone.id, gone.name);
+    if (const QString why = controller_.whyKept(section_, gone); !gone.retired && !why.isEmpty())
+        return document_.say(why);
+    const auto done = controller_.retireOrBringBack(section_, gone);
     report(done);
-    if (done)
+    if (done && !gone.retired)
         document_.say(tr("%1 is retired; nothing of it is lost. Tick \"%2\" to bring it back.")
                           .arg(toQt(gone.name), withRetired_->text()));
 }

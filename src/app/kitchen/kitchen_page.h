@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "app/document/document.h"
+#include "app/kitchen/kitchen_controller.h"
 #include "app/widgets/text_table.h"
 
 #include <QButtonGroup>
@@ -19,7 +19,6 @@ class KitchenPage : public QWidget {
     Q_OBJECT
   public:
     explicit KitchenPage(Document& document, QWidget* parent = nullptr);
-    enum Section { places = 0, appliances, vessels, inserts, instruments, recipes, kept };
     void showSection(int section);
     void refresh();
 
@@ -28,20 +27,8 @@ class KitchenPage : public QWidget {
     void recipeWanted(const std::string& id);
 
   private:
-    struct Thing {
-        std::string id, name;
-        bool retired = false;
-    };
+    using Thing = KitchenController::Thing;
     QWidget* buildActions();
-    void fill();
-    void addRow(const Thing& thing, const QStringList& facts);
-    void fillPlaces(const kitchen::Kitchen& from, bool retired);
-    void fillAppliances(const kitchen::Kitchen& from, bool retired);
-    void fillVessels(const kitchen::Kitchen& from, bool retired);
-    void fillInserts(const kitchen::Kitchen& from, bool retired);
-    void fillInstruments(const kitchen::Kitchen& from, bool retired);
-    void fillRecipes();
-    void fillKept();
     void enableActions();
     const Thing* chosen() const;
     void add();
@@ -53,18 +40,17 @@ class KitchenPage : public QWidget {
     template <class Dialog, class Value>
     void addNew(const Value& fresh);
     void report(const Result<void>& done);
-    Document::Thing kindOfThing() const;
 
     Document& document_;
-    int section_ = appliances;
+    KitchenController controller_;
+    KitchenController::Section section_ = KitchenController::appliances;
     QButtonGroup* sections_;
     QLabel* heading_;
     QLabel* empty_;
     TextTable* table_;
     QCheckBox* withRetired_;
     QPushButton *add_, *change_, *another_, *retire_;
-    std::vector<Thing> things_;
-    QVector<QStringList> rows_;
+    KitchenController::Listing listing_;
 };
 
 } // namespace dynamet::app

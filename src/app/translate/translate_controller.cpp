@@ -1,0 +1,84 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "app/translate/translate_controller.h"
+
+#include "formats/snapshot_json.h"
+
+#include <nlohmann/json.hpp>
+
+namespace dynamet::app {
+namespace {
+constexpr int kCoalesceMs = 12; // a slider sends faster than that
+} // namespace
+
+TranslateController::TranslateController(Document& document, RowsModel& rows, RequestOf request,
+                                         OpenTarget open, QObject* parent)
+    : QObject(parent), document_(document), rows_(rows), request_(std::move(request)),
+      open_(std::move(open)) {
+    asked_.setSingleShot(true);
+    asked_.setInterval(kCoalesceMs);
+    connect(&asked_, &QTimer::timeout, this, &TranslateController::ask);
+    connect(&worker_, &TranslationWorker::preparedReady, this, [this] {
+        rows_.begin(worker_.prepared());
+        emit prepared(*worker_.prepared());
+        emit progressed(0, worker_.total());
+    });
+    connect(&worker_, &TranslationWorker::failed, this, &TranslateController::failed);
+    connect(&worker_, &TranslationWorker::rowReady, this,
+            [this](const translate::Row& row, bool complete) {
+                rows_.take(row, complete);
+                emit progressed(worker_.done(), worker_.total());
+                emit rowChanged(row);
+            });
+    connect(&worker_, &TranslationWorker::finished, this, [this] {
+        rows_.rank();
+        emit progressed(worker_.done(), worker_.total());
+    });
+    connect(&worker_, &TranslationWorker::detailReady, this, &TranslateController::detailed);
+}
+
+void TranslateController::activate() {
+    if (!std::exchange(active_, true))
+        asked_.start();
+}
+
+void TranslateController::askSoon() {
+    if (active_)
+        asked_.start();
+}
+
+void TranslateController::askDetail(const translate::Row& row) {
+    worker_.askDetail(row, document_.units().inches);
+}
+
+void TranslateController::ask() {
+    const auto request = request_();
+    if (!request) {
+        worker_.cancel();
+        emit nothingWritten();
+        return;
+    }
+    std::vector<HeldRow> first;
+    if (const auto open = open_()) {
+        first.push_back({*open});
+        for (const translate::Row& row : rows_.rows())
+            if (row.target == *open && row.reached)
+                first.back() = {*open, row.instruction.setting, row.instruction.stageS};
+    }
+    worker_.start(*request, first);
+}
+
+void TranslateController::keep(const recipe::Recipe* recipe) {
+    if (!recipe || !worker_.prepared() || !worker_.isIdle()) {
+        document_.say(tr("The rows are still being computed: keep it when they are done."));
+        return;
+    }
+    const auto done = document_.keepTranslation(
+        recipe->id, formats::snapshotJson(*worker_.prepared(), rows_.rows()).dump(),
+        worker_.prepared()->request.seed);
+    document_.say(done ? tr("Kept, with everything it was computed from.")
+                       : toQt(done.error(), document_.units()));
+}
+
+} // namespace dynamet::app
