@@ -11,6 +11,7 @@
 #include "formats/text_file.h"
 #include "rating/inputs/keyed_readings.h"
 #include "rating/inputs/typed_values.h"
+#include "words/rating_words.h"
 
 #include <cctype>
 #include <chrono>
@@ -238,7 +239,7 @@ void addTest(book::Book& book, const kitchen::Kitchen& known, const json& row,
     const auto reduction = need(rating::reduce(inputOf(test, known.instruments)),
                                 test.applianceId + " " + test.setting);
     std::printf("%-13s %-14s %-34s %s\n", test.applianceId.c_str(), test.protocol.c_str(),
-                test.setting.c_str(), reduction.sentence.c_str());
+                test.setting.c_str(), words::foundWords(reduction, {}).c_str());
     need(saveReduction(book, test.id, reduction, test.values, "", test.started()), test.setting);
 }
 

@@ -69,7 +69,7 @@ int openWindow(const QString& demoBook, const QStringList& books) {
     const QString book = books.isEmpty() ? memory.lastBook : books.front();
     if (!books.isEmpty() || QFileInfo(book).isFile())
         if (const auto opened = document.open(book); !opened)
-            window.showProblem(app::toQt(opened.error().message));
+            window.showProblem(app::toQt(opened.error(), document.units()));
     const auto keep = [&] {
         memory.units = document.units();
         memory.geometry = window.saveGeometry();

@@ -7,6 +7,8 @@
 #include "book/table_row.h"
 
 #include "book/damaged.h"
+#include "words/rating_words.h"
+#include "words/say.h"
 #include "json/strict_json.h"
 
 #include <fmt/format.h>
@@ -198,14 +200,14 @@ Result<std::string> saveReduction(Book& book, const std::string& testId, const r
     const auto done = inTransaction(book, [&](Database& db) {
         json warnings = json::array();
         for (const auto& w : r.warnings)
-            warnings.push_back({{"code", w.code}, {"text", w.text}});
+            warnings.push_back({{"code", w.code}, {"text", words::say(w, {})}});
         insertRow(db, "reduction",
                   newRow(id, when.utcMs,
                          {{"test_id", testId},
                           {"algorithm_version", std::int64_t{rating::kAlgorithmVersion}},
                           {"constants_json", json(constants).dump()},
                           {"supersedes", cellOrNull(supersedes)},
-                          {"sentence", r.sentence},
+                          {"sentence", words::foundWords(r, {})},
                           {"warnings_json", warnings.dump()},
                           {"utc_offset_min", std::int64_t{when.offsetMin}}}));
         insertNumbers(db, id, r);

@@ -3,6 +3,7 @@
 
 #include "cli/verb.h"
 #include "formats/report_json.h"
+#include "words/say.h"
 
 #include <CLI/CLI.hpp>
 #include <cstdio>
@@ -128,11 +129,12 @@ int main(int argc, char** argv) {
         return 0;
     }
     const Error& error = answer.error();
+    const std::string says = words::text(error, {});
     if (typed.json)
         std::printf("%s\n", formats::errorJson(error).dump().c_str());
     if (error.line > 0)
-        std::fprintf(stderr, "dynamet-cli: line %d: %s\n", error.line, error.message.c_str());
+        std::fprintf(stderr, "dynamet-cli: line %d: %s\n", error.line, says.c_str());
     else
-        std::fprintf(stderr, "dynamet-cli: %s\n", error.message.c_str());
+        std::fprintf(stderr, "dynamet-cli: %s\n", says.c_str());
     return error.code == Errc::invalidArgument ? 2 : 1;
 }

@@ -11,6 +11,8 @@
 #include "rating/inputs/keyed_readings.h"
 #include "rating/inputs/typed_values.h"
 #include "rating/reduce.h"
+#include "words/rating_words.h"
+#include "words/say.h"
 
 #include <algorithm>
 #include <fmt/format.h>
@@ -39,7 +41,7 @@ Result<void> addValues(const RateOptions& options, const rating::Protocol& proto
     }
     auto read = rating::readNamed(protocol, written);
     if (!read)
-        return fail(Errc::invalidArgument, "--with: " + read.error().message);
+        return fail(Errc::invalidArgument, "--with: " + words::text(read.error(), {}));
     test.values = std::move(read->values);
     test.choices = std::move(read->choices);
     return {};
@@ -96,7 +98,7 @@ Result<void> addKeyed(const RateOptions& options, rating::TestInput& test) {
                                                            options.protocol, pair->first));
         const auto readings = rating::parseKeyed(*role, pair->second, TemperatureUnit::celsius);
         if (!readings)
-            return fail(Errc::invalidArgument, readings.error().message);
+            return fail(Errc::invalidArgument, words::text(readings.error(), {}));
         for (const rating::KeyedReading& r : *readings)
             test.keyed[role->role].push_back(r.value);
     }
@@ -148,13 +150,13 @@ Result<Answer> rate(const RateOptions& options) {
         return tl::unexpected(reduction.error());
     Answer out;
     out.json = formats::reductionJson(*reduction).dump();
-    out.text = reduction->sentence;
+    out.text = words::foundWords(*reduction, {});
     for (const rating::Quantity& q : reduction->quantities)
         out.text += fmt::format("\n  {:<22} {}{}", q.name,
                                 q.bound == rating::Bound::lower ? "at least " : "",
                                 printPlusMinus(q.value, halfWidth95(q), q.unit, 2));
     for (const auto& warning : reduction->warnings)
-        out.text += "\n  ! " + warning.text;
+        out.text += "\n  ! " + words::say(warning, {});
     out.text += described;
     return out;
 }

@@ -10,8 +10,8 @@
 #include "quantity/parse_duration.h"
 #include "quantity/print.h"
 #include "translate/school_effects.h"
-#include "translate/stage_words.h"
 #include "translate/translate.h"
+#include "words/stage_words.h"
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
@@ -50,11 +50,11 @@ std::string rowText(const translate::Row& row, const translate::Prepared& prepar
     const Units units = prepared.request.units;
     std::string out = fmt::format("{} ({})", a->name, row.target.zone);
     if (!row.reached)
-        return out + (row.held ? ": not reached: " : ": not for this food: ") + row.reason;
+        return out + ": " + words::reasonWords(row, units);
     out += fmt::format(": {}, {}",
                        settingLabel(a->controls, row.instruction.setting, units.temperature()),
-                       pullWords(row, units));
-    for (const std::string& line : rowStageLines(row, prepared, units))
+                       words::pullWords(row, units));
+    for (const std::string& line : words::rowStageLines(row, prepared, units))
         out += "\n    " + line;
     if (row.window) {
         out += fmt::format("\n    look {}, expect {}", printDuration(row.window->lookS),
@@ -66,10 +66,10 @@ std::string rowText(const translate::Row& row, const translate::Prepared& prepar
     out += fmt::format("; crust {}", row.crustDistance < translate::kSameCrust
                                          ? "same"
                                          : food::crustWord(row.outcome.darker()));
-    for (const auto& warning : row.warnings)
-        out += "\n    ! " + warning.text;
+    for (const std::string& line : words::warningLines(row, prepared, units))
+        out += "\n    ! " + line;
     if (row.rule)
-        out += "\n    " + row.rule->words +
+        out += "\n    " + words::ruleWords(row, prepared.request.kitchen, units) +
                (row.rule->peakK ? ": the core would peak at " +
                                       printTemperature(Temperature::kelvin(*row.rule->peakK),
                                                        units.temperature())
@@ -103,7 +103,7 @@ Result<Answer> translate(const TranslateOptions& options) {
                            printDuration(prepared->outcome.pullS),
                            food::crustWord(prepared->outcome.darker()));
     const Units units{options.fahrenheit, false};
-    for (const std::string& line : writtenStageLines(prepared->request, units)) {
+    for (const std::string& line : words::writtenStageLines(prepared->request, units)) {
         json["stages"].push_back(line);
         out.text += "\n" + line;
     }

@@ -60,22 +60,18 @@ Result<void> checkPiece(const recipe::FoodPiece& piece, double coreK) {
         return metres >= kThinnest.value && metres <= kThickest.value;
     };
     if (!sensible(piece.thicknessM))
-        return fail(Errc::invalidArgument, "the thickness should be {} to {}",
-                    {kThinnest, kThickest});
+        return fail(Errc::invalidArgument, {"thickness_outside", {kThinnest, kThickest}});
     if (piece.rounds < 1 || piece.rounds > 20)
         return fail(Errc::invalidArgument, "there should be 1 to 20 rounds");
     for (double other : piece.othersM)
         if (!sensible(other))
-            return fail(Errc::invalidArgument, "other pieces should be {} to {} thick",
-                        {kThinnest, kThickest});
+            return fail(Errc::invalidArgument, {"others_outside", {kThinnest, kThickest}});
     if (isCrossSection(piece.shape) && !sensible(piece.widthM))
-        return fail(Errc::invalidArgument, "the width should be {} to {}", {kThinnest, kThickest});
+        return fail(Errc::invalidArgument, {"width_outside", {kThinnest, kThickest}});
     if (!(piece.fatCapM >= 0 && piece.fatCapM < piece.thicknessM / 2))
         return fail(Errc::invalidArgument, "the fat cap should be less than half of the thickness");
     if (!(piece.startK >= kZeroCelsiusK - 40 && piece.startK < coreK))
-        return fail(Errc::invalidArgument,
-                    "the start should be above {} and below the doneness asked for",
-                    {Temperature::celsius(-40)});
+        return fail(Errc::invalidArgument, {"start_outside", {Temperature::celsius(-40)}});
     return {};
 }
 

@@ -57,8 +57,7 @@ double readOf(const Outcome& outcome, food::GoalMoment at) {
 }
 
 tl::unexpected<Error> tooHot(double kelvin) {
-    return fail(Errc::refused, "the core comes to {} however soon the last stage ends",
-                {Temperature::kelvin(kelvin)});
+    return fail(Errc::refused, {"core_overshoots", {Temperature::kelvin(kelvin)}});
 }
 
 /// Where to look for the pull: a first idea (from the last stage's start) and how the reading
@@ -129,10 +128,9 @@ struct LastStage {
         const CoreReach& way = passed.last.passage;
         if (std::isfinite(way.reachedS))
             return {};
-        return fail(
-            Errc::refused,
-            fmt::format("the core stops at {{}} within {:.0f} h", programme.longestS / 3600),
-            {Temperature::kelvin(way.highestK)});
+        return fail(Errc::refused, {"core_stops",
+                                    {Temperature::kelvin(way.highestK),
+                                     Number{programme.longestS / 3600, 0, "h"}}});
     }
     Result<Outcome> pulled(std::optional<double> turnAtS, double toleranceK) {
         if (const auto done = forward({programme.last().turning, turnAtS}); !done)

@@ -126,8 +126,9 @@ Result<StageOutcome> cookStage(Simulation& simulation, const recipe::FoodPiece& 
         return tl::unexpected(settled.error());
     const CoreReach& passage = settled->passage;
     if (!timed && !std::isfinite(passage.reachedS))
-        return fail(Errc::refused, "the core stops at {} and should leave at {}",
-                    {Temperature::kelvin(passage.highestK), Temperature::kelvin(leaveK)});
+        return fail(Errc::refused,
+                    {"core_stops_short",
+                     {Temperature::kelvin(passage.highestK), Temperature::kelvin(leaveK)}});
     if (passage.reachedS < simulation.timeS()) { // the last step went past the core it leaves at
         simulation.restore(settled->kept.back());
         if (const auto exact = simulation.cookUntil(passage.reachedS); !exact)

@@ -80,7 +80,7 @@ std::optional<GoalMoment> goalMomentOf(const std::string& text) {
     return enumOf<GoalMoment>(kReadAt, text);
 }
 
-const char* words(GoalMoment at) {
+const char* phraseOf(GoalMoment at) {
     return kReadWords[static_cast<std::size_t>(at)];
 }
 
@@ -156,17 +156,16 @@ std::optional<std::pair<double, double>> donenessSpan(const std::vector<Doneness
     return out;
 }
 
-Result<void> checkDoneness(const std::vector<DonenessScale>& scales, const Food& food, double coreK,
-                           bool fahrenheit) {
+Result<void> checkDoneness(const std::vector<DonenessScale>& scales, const Food& food,
+                           double coreK) {
     constexpr double kBesideK = 4; // what a cook may want beyond every scale
     const auto span = donenessSpan(scales, food.foodClass);
     if (!span || (coreK >= span->first - kBesideK && coreK <= span->second + kBesideK))
         return {};
     return fail(Errc::refused,
-                fmt::format("{} is no doneness for {}: the scales go from {} to {} there",
-                            printDegrees(coreK, fahrenheit), food.name,
-                            printDegrees(span->first, fahrenheit),
-                            printDegrees(span->second, fahrenheit)));
+                {"no_doneness",
+                 {Temperature::kelvin(coreK), Name{food.name}, Temperature::kelvin(span->first),
+                  Temperature::kelvin(span->second)}});
 }
 
 std::string linesOf(const std::vector<DonenessLevel>& levels, bool fahrenheit) {

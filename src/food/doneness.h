@@ -18,7 +18,7 @@ enum class GoalMoment { pull, peak, bath, plate };
 const char* word(GoalMoment at);
 std::optional<GoalMoment> goalMomentOf(const std::string& word);
 /// "at the pull", "at the peak after the rest"…, as a sentence says it.
-const char* words(GoalMoment at);
+const char* phraseOf(GoalMoment at);
 
 struct DonenessLevel {
     std::string name;
@@ -55,8 +55,8 @@ Result<DonenessLevel> findLevel(const std::vector<DonenessScale>& scales, const 
 std::optional<std::pair<double, double>> donenessSpan(const std::vector<DonenessScale>& scales,
                                                       const std::string& foodClass);
 /// refused when no scale comes near to a core for that food: bread is not done at 60 °C.
-Result<void> checkDoneness(const std::vector<DonenessScale>& scales, const Food& food, double coreK,
-                           bool fahrenheit);
+Result<void> checkDoneness(const std::vector<DonenessScale>& scales, const Food& food,
+                           double coreK);
 
 /// Levels as lines a cook edits, "rare 48-52" in °C or °F, one a line; and back. invalidArgument
 /// names the line that is no level.

@@ -18,12 +18,24 @@ struct Kill {
 /// What must be said about a core temperature. `below` = under the official minimum.
 struct SafetyVerdict {
     bool below = false;
-    std::string text;
+    std::optional<SafeMinimum> minimum; ///< none for this food
+    std::string foodClass;
+    Form form = Form::intact;
+    double peakK = 0;
+    /// What time does to an organism: its name, the log reductions of this cook, and how long at
+    /// the peak would give the wanted ones (0 = this cook gives them).
+    struct ByTime {
+        std::string organism;
+        double logs = 0, holdS = 0;
+    };
+    std::vector<ByTime> byTime;
 };
+/// A hold longer than this is no advice.
+inline constexpr double kLongestHoldS = 12 * 3600;
 /// Compares a peak temperature of the coldest point with the official minimum of class and form;
 /// the kills tell how far the cook went by time. Always defers to local codes.
-SafetyVerdict judgeSafety(const Food& food, Form form, double peakK, const std::vector<Kill>& kills,
-                          bool fahrenheit);
+SafetyVerdict judgeSafety(const Food& food, Form form, double peakK,
+                          const std::vector<Kill>& kills);
 
 /// Hours that the core may spend between 5 and 54 °C before this program warns: 2 h, our own
 /// reading of common advice.

@@ -75,9 +75,9 @@ std::string describe(const CsvDialect& dialect) {
         }
     return fmt::format("Columns split by {}, decimal {}, {}, {}; {} {} in {}{}",
                        delimiterWords(dialect.delimiter), dialect.decimalComma ? "comma" : "point",
-                       dialect.header ? "with a header" : "no header", timeWords(dialect.time),
-                       probes, probes == 1 ? "probe" : "probes", units,
-                       guessed ? " (guessed: please check the unit)" : "");
+                       dialect.header ? "with a header" : "no header",
+                       timeWords(dialect.time), probes, probes == 1 ? "probe" : "probes",
+                       units, guessed ? " (guessed: please check the unit)" : "");
 }
 
 std::string dialectJson(const CsvDialect& dialect) {

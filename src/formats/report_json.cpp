@@ -5,6 +5,9 @@
 
 #include "food/browning.h"
 #include "quantity/temperature.h"
+#include "words/rating_words.h"
+#include "words/say.h"
+#include "words/translation_words.h"
 
 #include <cmath>
 #include <nlohmann/json.hpp>
@@ -24,18 +27,22 @@ json reductionJson(const rating::Reduction& reduction) {
                               {"u_type_b", q.uTypeB},
                               {"dof", q.dof},
                               {"bound", word(q.bound)}});
-    for (const auto& w : reduction.warnings)
-        warnings.push_back({{"code", w.code}, {"text", w.text}});
+    for (const Finding& w : reduction.warnings)
+        warnings.push_back({{"code", w.code}, {"text", words::say(w, {})}});
     const std::size_t n = reduction.quantities.size();
     json covariance = json::array();
     for (std::size_t i = 0; i < n && reduction.covariance.size() == n * n; ++i)
         covariance.push_back(std::vector<double>(
             reduction.covariance.begin() + static_cast<std::ptrdiff_t>(i * n),
             reduction.covariance.begin() + static_cast<std::ptrdiff_t>((i + 1) * n)));
-    return {{"format", "dynamet-rate-result"}, {"version", 1},
-            {"protocol", reduction.protocol},  {"algorithm_version", rating::kAlgorithmVersion},
-            {"quantities", quantities},        {"covariance", covariance},
-            {"sentence", reduction.sentence},  {"warnings", warnings}};
+    return {{"format", "dynamet-rate-result"},
+            {"version", 1},
+            {"protocol", reduction.protocol},
+            {"algorithm_version", rating::kAlgorithmVersion},
+            {"quantities", quantities},
+            {"covariance", covariance},
+            {"sentence", words::foundWords(reduction, {})},
+            {"warnings", warnings}};
 }
 
 json outcomeJson(const cook::Outcome& o) {
@@ -90,7 +97,7 @@ json rowJson(const translate::Row& row, const kitchen::Kitchen& kitchen) {
              {"zone", row.target.zone},
              {"reached", row.reached}};
     if (!row.reached) {
-        out["reason"] = row.reason;
+        out["reason"] = words::reasonWords(row, {});
         return out;
     }
     out["setting"] = appliance ? settingText(appliance->controls, row.instruction.setting) : "";
@@ -122,19 +129,20 @@ json rowJson(const translate::Row& row, const kitchen::Kitchen& kitchen) {
         out["window"] = window;
     }
     if (row.rule) {
-        out["rule_of_thumb"] = {{"text", row.rule->words}, {"s", row.rule->seconds}};
+        out["rule_of_thumb"] = {{"text", words::ruleWords(row, kitchen, {})},
+                                {"s", row.rule->seconds}};
         if (row.rule->peakK)
             out["rule_of_thumb"]["peak_C"] = *row.rule->peakK - kZeroCelsiusK;
     }
     json warnings = json::array();
-    for (const auto& w : row.warnings)
-        warnings.push_back({{"code", w.code}, {"text", w.text}});
+    for (const Finding& w : row.warnings)
+        warnings.push_back({{"code", w.code}, {"text", words::say(w, {})}});
     out["warnings"] = warnings;
     return out;
 }
 
 json errorJson(const Error& error) {
-    json inner{{"code", errcWord(error.code)}, {"text", error.message}};
+    json inner{{"code", errcWord(error.code)}, {"text", words::text(error, {})}};
     if (error.line > 0)
         inner["line"] = error.line;
     return {{"error", inner}};

@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "quantity/open_sentence.h"
+#include "quantity/finding.h"
 
 #include <string>
 #include <tl/expected.hpp>
@@ -27,19 +27,19 @@ enum class Errc {
 const char* errcWord(Errc code);
 
 /// An expected failure: code, a plain sentence that names the input and the limit, and, where a
-/// file is concerned, the 1-based line (0 = none).
+/// file is concerned, the 1-based line (0 = none). Where quantities are in it, it is a finding, and
+/// words/ makes the sentence in the reader's units.
 struct Error {
     Errc code = Errc::invalidArgument;
-    std::string message;
+    std::string message; ///< of a finding: its bare text
     int line = 0;
-    OpenSentence sentence = {}; ///< the message with its measures open; empty = it has none
+    Finding finding = {};   ///< code empty = the message says it all
+    std::string where = {}; ///< context in front of a finding
     /// The same failure with a few words of context put in front.
-    Error in(const std::string& where) const {
-        return {code, where + ": " + message, line,
-                sentence.empty() ? OpenSentence() : sentence.after(where + ": ")};
+    Error in(const std::string& context) const {
+        return {code, context + ": " + message, line, finding,
+                finding.code.empty() ? where : context + ": " + where};
     }
-    /// The message in the reader's units (`message` itself is in °C and mm).
-    std::string words(Units units) const { return sentence.empty() ? message : sentence.in(units); }
 };
 
 /// What was asked for, or why it could not be done; never to be dropped without a look.
@@ -55,12 +55,10 @@ class [[nodiscard]] Result : public tl::expected<T, Error> {
 inline tl::unexpected<Error> fail(Errc code, std::string message, int line = 0) {
     return tl::unexpected<Error>(Error{code, std::move(message), line});
 }
-/// The same for a sentence with measures: each "{}" is one of them.
-inline tl::unexpected<Error> fail(Errc code, std::string_view pattern,
-                                  std::vector<Measure> measures) {
-    OpenSentence sentence(pattern, std::move(measures));
-    std::string message = sentence.in({});
-    return tl::unexpected<Error>(Error{code, std::move(message), 0, std::move(sentence)});
+/// The same for a finding.
+inline tl::unexpected<Error> fail(Errc code, Finding finding) {
+    std::string message = bareText(finding);
+    return tl::unexpected<Error>(Error{code, std::move(message), 0, std::move(finding)});
 }
 
 } // namespace dynamet

@@ -103,7 +103,7 @@ std::string whyNotHeld(const recipe::FoodPiece& piece, double goalK, const kitch
 std::string whyNotByCore(const Request& request, double recipePeakK, double boilingK) {
     if (!request.recipe.endsByClock() || recipePeakK < boilingK - kPlateauK)
         return "";
-    return "not known, because by then the middle stands where water boils: colour, dryness or "
+    return "by then the middle stands where water boils: colour, dryness or "
            "tenderness decide, and they cannot be carried over yet";
 }
 

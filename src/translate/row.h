@@ -31,7 +31,8 @@ struct Window {
 
 /// What a rule of thumb says here, and what it would do to the food.
 struct RuleOfThumb {
-    std::string words;
+    kitchen::Setting setting; ///< of the target
+    double timeFactor = 1;    ///< on the recipe's time
     double seconds = 0;
     std::optional<double> peakK; ///< of the core, if it were followed
 };
@@ -46,27 +47,23 @@ struct Instruction {
     bool byProbe = true; ///< false where no probe fits: time and colour lead
 };
 
-/// A word of warning with a stable code ("below_minimum", "assumed_field", "crust_not_reached"…).
-struct Warning {
-    std::string code;
-    std::string text;
-};
-
 /// One target at its best setting. `reached` false keeps the reason and nothing else.
 struct Row {
     Target target;
     bool reached = false;
-    bool held = true; ///< false: the place cannot hold this food at all
-    std::string reason;
+    bool held = true;  ///< false: the place cannot hold this food at all
+    bool known = true; ///< false: nothing tells yet whether it could be reached
+    Error reason = {}; ///< why it is not reached
     Instruction instruction;
     cook::Outcome outcome;
     /// The last stage that is left by a core: the window is its own. None: all goes by the clock.
     std::optional<std::size_t> watched;
     double crustDistance = 0;
-    std::optional<Window> window; ///< added after the search
+    std::optional<Window> window;    ///< added after the search
+    std::optional<Error> windowless; ///< why there is none
     std::optional<RuleOfThumb> rule;
-    std::vector<Warning> warnings;
-    long solves = 0; ///< cooks that were simulated for it
+    std::vector<Finding> warnings; ///< "below_minimum", "assumed_field", "crust_not_reached"…
+    long solves = 0;               ///< cooks that were simulated for it
     /// A time and not a core ends the last stage.
     bool lastByClock() const { return !watched || *watched < outcome.stages.size(); }
 };

@@ -4,12 +4,9 @@
 #include "translate/rule_of_thumb.h"
 
 #include "kitchen/dial.h"
-#include "quantity/print.h"
-#include "translate/wording.h"
 
 #include <algorithm>
 #include <cmath>
-#include <fmt/format.h>
 
 namespace dynamet::translate {
 namespace {
@@ -70,12 +67,8 @@ std::optional<RuleOfThumb> ruleOfThumb(const Prepared& prepared, const Target& t
     setting.values[toIndex] = onDial;
     RuleOfThumb out;
     out.seconds = prepared.outcome.pullS * rule->timeFactor;
-    out.words =
-        fmt::format("rule of thumb: {}, {}",
-                    settingLabel(to->controls, setting, prepared.request.units.temperature()),
-                    rule->timeFactor == 1  ? "the recipe's time"
-                    : rule->timeFactor < 1 ? "a fifth less time"
-                                           : "a quarter more time");
+    out.setting = setting;
+    out.timeFactor = rule->timeFactor;
     if (const auto programme = programmeFor(prepared.request, target, setting)) {
         const auto outcome = cook::cookFor(prepared.request.recipe.piece, *programme, out.seconds,
                                            cook::kQuick, prepared.tables);

@@ -36,7 +36,7 @@ struct Search {
     Row best;
     double lastTookS = 0; // of the last stage
     bool byClock = false;
-    std::string closest; // why the last unreachable setting failed
+    Error closest{Errc::notConverged, "stopped"}; // why the last unreachable setting failed
 
     void consider(const Setting& setting, double stageS) {
         const std::string key =
@@ -45,7 +45,7 @@ struct Search {
             return;
         auto programme = programmeFor(prepared->request, *target, setting, stageS);
         if (!programme) {
-            closest = programme.error().words(prepared->request.units);
+            closest = programme.error();
             return;
         }
         programme->guessS = lastTookS;
@@ -56,7 +56,7 @@ struct Search {
             cook::kQuick, prepared->tables);
         ++best.solves;
         if (!outcome) {
-            closest = outcome.error().words(prepared->request.units);
+            closest = outcome.error();
             return;
         }
         lastTookS = outcome->pullS - outcome->lastStartS;
@@ -128,7 +128,7 @@ Row findBestSetting(const Prepared& prepared, const Target& target, std::stop_to
     search.best.target = target;
     search.appliance = findAppliance(prepared.request.kitchen, target.applianceId);
     if (!search.appliance) {
-        search.best.reason = "the appliance is no longer in the book";
+        search.best.reason = {Errc::notFound, "the appliance is no longer in the book"};
         return search.best;
     }
     // The recipe's own setting is always a candidate on its own appliance.
@@ -149,7 +149,7 @@ Row findBestSetting(const Prepared& prepared, const Target& target, std::stop_to
     search.refine();
     search.refineTime();
     if (!search.best.reached)
-        search.best.reason = search.closest.empty() ? "stopped" : search.closest;
+        search.best.reason = search.closest;
     return search.best;
 }
 

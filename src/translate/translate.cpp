@@ -22,13 +22,6 @@
 namespace dynamet::translate {
 namespace {
 
-/// The pull as a cook reads it from a thermometer: whole degrees.
-double printedPull(double kelvin, bool fahrenheit) {
-    const Temperature t = Temperature::kelvin(kelvin);
-    return fahrenheit ? Temperature::fahrenheit(std::round(t.fahrenheit())).kelvin()
-                      : Temperature::celsius(std::round(t.celsius())).kelvin();
-}
-
 } // namespace
 
 namespace {
@@ -106,7 +99,7 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
     const auto programme = programmeOf(local.request, row);
     if (!programme) {
         row.reached = false;
-        row.reason = programme.error().words(local.request.units);
+        row.reason = programme.error();
         return row;
     }
     auto outcome = cook::cookProgramme(local.request.recipe.piece, *programme,
@@ -114,7 +107,7 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
     ++row.solves;
     row.reached = outcome.has_value();
     if (!outcome) {
-        row.reason = outcome.error().words(local.request.units);
+        row.reason = outcome.error();
         return row;
     }
     row.outcome = std::move(*outcome);
@@ -129,6 +122,12 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
 }
 
 } // namespace
+
+double printedPull(double kelvin, bool fahrenheit) {
+    const Temperature t = Temperature::kelvin(kelvin);
+    return fahrenheit ? Temperature::fahrenheit(std::round(t.fahrenheit())).kelvin()
+                      : Temperature::celsius(std::round(t.celsius())).kelvin();
+}
 
 Result<cook::Programme> programmeOf(const Request& request, const Row& row) {
     return programmeFor(request, row.target, row.instruction.setting, row.instruction.stageS);
@@ -147,16 +146,20 @@ std::optional<Row> impossible(const Prepared& prepared, const Target& target) {
     Row row;
     row.target = target;
     if (!zone) {
-        row.reason = "the appliance or its place is no longer in the book";
+        row.reason = {Errc::notFound, "the appliance or its place is no longer in the book"};
     } else if (isHob(on->kind) && !findVessel(request.kitchen, target.vesselId)) {
-        row.reason = "not known, because it has no pan yet: choose one for it in Kitchen";
+        row.known = false;
+        row.reason = {Errc::notFound, "it has no pan yet: choose one for it in Kitchen"};
     } else if (!own) {
-        row.reason = whyNotHeld(request.recipe.piece, request.recipe.goal.coreK, *on, *zone);
-        row.held = row.reason.empty();
+        row.reason = {Errc::unsupported,
+                      whyNotHeld(request.recipe.piece, request.recipe.goal.coreK, *on, *zone)};
+        row.held = row.reason.message.empty();
     }
-    if (row.reason.empty())
-        row.reason = prepared.notKnown;
-    return row.reason.empty() ? std::nullopt : std::optional(row);
+    if (row.reason.message.empty() && !prepared.notKnown.empty()) {
+        row.known = false;
+        row.reason = {Errc::unsupported, prepared.notKnown};
+    }
+    return row.reason.message.empty() ? std::nullopt : std::optional(row);
 }
 
 } // namespace
@@ -193,7 +196,7 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
         input.bandHighK.reset();
     auto window = windowOf(input, row.solves, stop);
     if (!window) {
-        row.warnings.push_back({"no_window", window.error().words(prepared.request.units)});
+        row.windowless = window.error();
         return;
     }
     row.window = std::move(*window);
@@ -213,15 +216,6 @@ std::vector<Row> translateAll(const Prepared& prepared, std::stop_token stop) {
     return rows;
 }
 
-namespace {
-
-std::string pullAndTime(const cook::Outcome& outcome, bool fahrenheit) {
-    return "pull at " + printDegrees(printedPull(outcome.pullK, fahrenheit), fahrenheit) +
-           ", about " + printDuration(roundedDownTime(outcome.pullS)) + ".";
-}
-
-} // namespace
-
 Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row, std::stop_token stop) {
     const auto programme = programmeOf(prepared.request, row);
     if (!programme)
@@ -231,65 +225,50 @@ Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row, std:
                          cook::kFull, tablesAt(prepared, *programme, stop), true);
 }
 
-std::vector<std::string> roundLines(const Prepared& prepared, const Row& row,
-                                    std::stop_token stop) {
+namespace {
+
+/// Rounds after the first, with the plate as they go on.
+void addRounds(const Prepared& prepared, const cook::Programme& programme, RowDetail& out,
+               std::stop_token stop) {
     constexpr double kGapS = 60; // to take one batch off and lay the next on
     const Request& request = prepared.request;
-    std::vector<std::string> out;
-    if (!row.reached || request.recipe.piece.rounds < 2)
-        return out;
-    const auto programme = programmeOf(request, row);
-    if (!programme)
-        return out;
-    const auto rounds = cook::cookRounds(request.recipe.piece, *programme, targetOf(request),
-                                         request.recipe.piece.rounds, kGapS, cook::kFull,
-                                         tablesAt(prepared, *programme, stop));
+    if (request.recipe.piece.rounds < 2)
+        return;
+    auto rounds = cook::cookRounds(request.recipe.piece, programme, targetOf(request),
+                                   request.recipe.piece.rounds, kGapS, cook::kFull,
+                                   tablesAt(prepared, programme, stop));
     if (!rounds)
-        return {"Rounds: " + rounds.error().words(request.units) + "."};
-    for (std::size_t i = 1; i < rounds->size(); ++i) {
-        const cook::Round& round = (*rounds)[i];
-        std::string line = "Round " + std::to_string(i + 1) + ": ";
-        if (std::isfinite(round.plateStartK))
-            line += "the plate is at " + printDegrees(round.plateStartK, request.units.fahrenheit) +
-                    " as it goes on; ";
-        out.push_back(line + pullAndTime(round.outcome, request.units.fahrenheit));
-    }
-    return out;
+        out.roundless = rounds.error();
+    else
+        out.rounds = std::move(*rounds);
 }
 
-std::vector<std::string> companionLines(const Prepared& prepared, const Row& row, bool inches,
-                                        std::stop_token stop) {
+void addCompanions(const Prepared& prepared, const cook::Programme& programme, RowDetail& out,
+                   std::stop_token stop) {
     const Request& request = prepared.request;
-    std::vector<std::string> out;
-    if (!row.reached || request.recipe.piece.othersM.empty())
-        return out;
-    const auto programme = programmeOf(request, row);
-    if (!programme)
-        return out;
-    const cook::Tables tables = tablesAt(prepared, *programme, stop);
+    const cook::Tables tables = tablesAt(prepared, programme, stop);
     auto thicknesses = request.recipe.piece.othersM;
     std::sort(thicknesses.begin(), thicknesses.end());
     for (double thickness : thicknesses) {
         recipe::FoodPiece piece = request.recipe.piece;
         piece.thicknessM = thickness;
-        const auto outcome =
-            cook::cookProgramme(piece, *programme, targetOf(request), cook::kFull, tables);
-        out.push_back("The piece of " + printLength(thickness, inches) + ": " +
-                      (outcome ? pullAndTime(*outcome, request.units.fahrenheit)
-                               : outcome.error().words(request.units) + "."));
+        out.companions.push_back(
+            {thickness,
+             cook::cookProgramme(piece, programme, targetOf(request), cook::kFull, tables)});
     }
-    return out;
 }
 
-RowDetail detailOf(const Prepared& prepared, const Row& row, bool inches, std::stop_token stop) {
+} // namespace
+
+RowDetail detailOf(const Prepared& prepared, const Row& row, std::stop_token stop) {
     RowDetail out;
-    if (!row.reached)
+    const auto programme = programmeOf(prepared.request, row);
+    if (!row.reached || !programme)
         return out;
     if (auto outcome = fullOutcome(prepared, row, stop))
         out.outcome = std::move(*outcome);
-    out.lines = roundLines(prepared, row, stop);
-    for (std::string& line : companionLines(prepared, row, inches, stop))
-        out.lines.push_back(std::move(line));
+    addRounds(prepared, *programme, out, stop);
+    addCompanions(prepared, *programme, out, stop);
     return out;
 }
 

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "cook/rounds.h"
 #include "translate/programmes.h"
 #include "translate/row.h"
 
@@ -41,29 +42,29 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop = {});
 /// All rows with their windows, ranked.
 std::vector<Row> translateAll(const Prepared& prepared, std::stop_token stop = {});
 
+/// A pull temperature onto whole degrees of the reader, K.
+double printedPull(double kelvin, bool fahrenheit);
+
 /// The programme of a row, as it is simulated.
 Result<cook::Programme> programmeOf(const Request& request, const Row& row);
-
-/// One line for each round after the first, with the plate's temperature as it goes on; none for a
-/// piece cooked at once.
-std::vector<std::string> roundLines(const Prepared& prepared, const Row& row,
-                                    std::stop_token stop = {});
-
-/// One line for each of the piece's companions at the row's setting: when to pull it, or why it is
-/// not reached. Thinner ones first.
-std::vector<std::string> companionLines(const Prepared& prepared, const Row& row, bool inches,
-                                        std::stop_token stop = {});
 
 /// Curves and profile of a row or of the reference, for drawing.
 Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row,
                                   std::stop_token stop = {});
 
-/// What an opened row shows beside its numbers: the cook with curves, rounds and companions.
+/// What an opened row shows beside its numbers: the cook with curves, its rounds (one for a piece
+/// cooked at once is left out), and the piece's companions at the row's setting, thinner ones
+/// first.
 struct RowDetail {
     std::optional<cook::Outcome> outcome;
-    std::vector<std::string> lines;
+    std::vector<cook::Round> rounds;
+    std::optional<Error> roundless; ///< why there are no rounds
+    struct Companion {
+        double thicknessM = 0;
+        Result<cook::Outcome> outcome;
+    };
+    std::vector<Companion> companions;
 };
-RowDetail detailOf(const Prepared& prepared, const Row& row, bool inches,
-                   std::stop_token stop = {});
+RowDetail detailOf(const Prepared& prepared, const Row& row, std::stop_token stop = {});
 
 } // namespace dynamet::translate

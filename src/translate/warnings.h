@@ -8,7 +8,7 @@
 namespace dynamet::translate {
 
 /// What a cook must be told of a reached row, gravest first.
-std::vector<Warning> warningsFor(const Prepared& prepared, const Row& row,
+std::vector<Finding> warningsFor(const Prepared& prepared, const Row& row,
                                  const cook::Programme& programme);
 
 } // namespace dynamet::translate

@@ -240,7 +240,7 @@ class NewcomerWalk : public ::testing::TestWithParam<Newcomer> {
         for (int i = 0; i < rows.rowCount(); ++i) {
             const auto& row = rows.item(i).row;
             if (!row.reached) {
-                EXPECT_FALSE(row.reason.empty()) << recipe.name;
+                EXPECT_FALSE(row.reason.message.empty()) << recipe.name;
                 continue;
             }
             EXPECT_GT(row.outcome.pullS, 30) << recipe.name;

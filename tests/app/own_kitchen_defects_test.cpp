@@ -77,7 +77,7 @@ TEST(Defect105, AnotherFoodBringsItsOwnDonenessShapeAndStart) {
         ASSERT_EQ(dialog.result(), QDialog::Accepted) << foods[i].id;
         const dynamet::recipe::Recipe& now = dialog.recipe();
         EXPECT_EQ(now.piece.food.id, foods[i].id);
-        EXPECT_TRUE(checkDoneness(scales, foods[i], now.goal.coreK, false).has_value())
+        EXPECT_TRUE(checkDoneness(scales, foods[i], now.goal.coreK).has_value())
             << foods[i].id << " to " << now.goal.coreK - 273.15;
         if (foods[i].id == recipe.piece.food.id)
             continue;

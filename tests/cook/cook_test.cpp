@@ -5,6 +5,7 @@
 
 #include "food/browning.h"
 #include "kitchen/rated_field.h"
+#include "words/say.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
@@ -97,7 +98,7 @@ TEST(CookTo, SaysHowFarTheCoreCameWhenTheTargetIsOutOfReach) {
     const auto outcome = cookTo(steak(0.05), warm, {C(90)}, kQuick, tables);
     ASSERT_FALSE(outcome.has_value());
     EXPECT_EQ(outcome.error().code, Errc::refused);
-    EXPECT_NE(outcome.error().message.find("the core stops at"), std::string::npos);
+    EXPECT_NE(words::text(outcome.error(), {}).find("the core stops at"), std::string::npos);
 }
 
 // Browning index, docs/physics.md §2 checks: a 5 mm iron pan at 230 °C for 3 min gives about 0.5

@@ -11,7 +11,10 @@
 #include "food/seasoning.h"
 #include "quantity/temperature.h"
 
+#include "words/say.h"
+#include "words/translation_words.h"
 #include <cmath>
+
 #include <gtest/gtest.h>
 
 namespace {
@@ -115,16 +118,15 @@ TEST(Safety, KnowsTheOfficialMinimums) {
 
 TEST(Safety, SaysSoBelowTheMinimumAndDefersToLocalCodes) {
     const Food beef = *findFood("beef-lean");
-    const auto low = judgeSafety(beef, Form::intact, C(58), {{0, 0.4}}, false);
+    const auto low = judgeSafety(beef, Form::intact, C(58), {{0, 0.4}});
     EXPECT_TRUE(low.below);
-    EXPECT_NE(low.text.find("58.0 °C is below the official 62.8 °C + 3 min rest"),
-              std::string::npos)
-        << low.text;
-    EXPECT_NE(low.text.find("about 29 min at 58.0 °C"), std::string::npos) << low.text;
-    EXPECT_NE(low.text.find("Local codes"), std::string::npos);
-    EXPECT_FALSE(judgeSafety(beef, Form::intact, C(63), {{0, 10}}, false).below);
-    EXPECT_TRUE(judgeSafety(beef, Form::minced, C(63), {{0, 10}}, false).below)
-        << "the form counts";
+    const std::string says = words::safetyWords(low, {});
+    EXPECT_NE(says.find("58.0 °C is below the official 62.8 °C + 3 min rest"), std::string::npos)
+        << says;
+    EXPECT_NE(says.find("about 29 min at 58.0 °C"), std::string::npos) << says;
+    EXPECT_NE(says.find("Local codes"), std::string::npos);
+    EXPECT_FALSE(judgeSafety(beef, Form::intact, C(63), {{0, 10}}).below);
+    EXPECT_TRUE(judgeSafety(beef, Form::minced, C(63), {{0, 10}}).below) << "the form counts";
 }
 
 // "about 30 min at 58 °C would give the same reduction" (definitions §4): 1.95 · 10^(2/5.56) · 6.5.
@@ -290,17 +292,17 @@ TEST(Fats, AreKnownByTheirSmokePoint) {
 // Bread is not done at 60 °C, a chicken not at 50 (common practice, no source).
 TEST(Doneness, AGoalThatMakesNoSenseForTheFoodIsRefusedWithTheReason) {
     const auto& scales = shippedScales();
-    const auto bread = checkDoneness(scales, *findFood("bread-dough"), 333.15, false);
+    const auto bread = checkDoneness(scales, *findFood("bread-dough"), 333.15);
     ASSERT_FALSE(bread.has_value());
-    EXPECT_NE(bread.error().message.find("88"), std::string::npos) << bread.error().message;
-    EXPECT_FALSE(checkDoneness(scales, *findFood("chicken-whole"), 323.15, false).has_value());
-    EXPECT_TRUE(checkDoneness(scales, *findFood("bread-dough"), 369.15, false).has_value());
-    EXPECT_TRUE(checkDoneness(scales, *findFood("beef-lean"), 328.15, false).has_value());
+    const std::string says = words::text(bread.error(), {});
+    EXPECT_NE(says.find("88"), std::string::npos) << says;
+    EXPECT_FALSE(checkDoneness(scales, *findFood("chicken-whole"), 323.15).has_value());
+    EXPECT_TRUE(checkDoneness(scales, *findFood("bread-dough"), 369.15).has_value());
+    EXPECT_TRUE(checkDoneness(scales, *findFood("beef-lean"), 328.15).has_value());
     for (const DonenessScale& scale : scales)
         for (const Food& food : shippedFoods())
             for (const DonenessLevel& level : levelsOf(scale, food.foodClass))
-                EXPECT_TRUE(
-                    checkDoneness(scales, food, (level.lowK + level.highK) / 2, false).has_value())
+                EXPECT_TRUE(checkDoneness(scales, food, (level.lowK + level.highK) / 2).has_value())
                     << food.id << ' ' << level.name;
 }
 

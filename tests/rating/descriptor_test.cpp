@@ -8,6 +8,7 @@
 #include "rating/inputs/test_reader.h"
 #include "rating/inputs/typed_values.h"
 #include "rating/series_of.h"
+#include "words/say.h"
 
 #include <gtest/gtest.h>
 
@@ -75,8 +76,8 @@ TEST(Descriptor, Defect128RefusesWhatIsOutsideItsRange) {
 TEST(Descriptor, ARangeIsToldInTheReadersUnits) {
     const auto ok = checkRange(*water().value("ambient_C"), 90);
     ASSERT_FALSE(ok.has_value());
-    EXPECT_EQ(ok.error().words({}), "Room: 90 °C is outside −40 °C to 60 °C");
-    EXPECT_EQ(ok.error().words({true, true}), "Room: 194 °F is outside −40 °F to 140 °F");
+    EXPECT_EQ(words::text(ok.error(), {}), "Room: 90 °C is outside −40 °C to 60 °C");
+    EXPECT_EQ(words::text(ok.error(), {true, true}), "Room: 194 °F is outside −40 °F to 140 °F");
 }
 
 TEST(Descriptor, ReadsWhatACookTypes) {

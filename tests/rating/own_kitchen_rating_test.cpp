@@ -11,6 +11,7 @@
 #include "rating/protocols/water_heat_up.h"
 #include "rating/report/doubts.h"
 #include "rating/series_of.h"
+#include "words/rating_words.h"
 
 #include <gtest/gtest.h>
 
@@ -73,7 +74,7 @@ TEST(Preheat, WithoutASetPointNothingIsSaidOfADial) {
     ASSERT_TRUE(found.has_value()) << found.error().message;
     EXPECT_EQ(find(*found, "offset_K"), nullptr);
     EXPECT_EQ(find(*found, "overshoot_K"), nullptr);
-    EXPECT_EQ(found->sentence.find("dial"), std::string::npos) << found->sentence;
+    EXPECT_EQ(words::foundWords(*found, {}).find("dial"), std::string::npos);
 }
 
 kitchen::Kitchen ovenKitchen() {
@@ -105,7 +106,7 @@ TEST(Doubts, AnOvenSixtyKelvinsOffItsDialIsAskedAbout) {
     const auto far = doubtsAbout(airAt(90), kitchen, oven, at, "middle", "", "");
     ASSERT_EQ(far.size(), 1u);
     EXPECT_EQ(far.front().code, "far_from_dial");
-    const std::string asked = doubtWords(far.front(), oven, at, kF);
+    const std::string asked = words::doubtWords(far.front(), oven, at, kF);
     EXPECT_NE(asked.find("194 °F"), std::string::npos) << asked;
     EXPECT_EQ(asked.find("°C"), std::string::npos) << asked;
 }

@@ -11,6 +11,8 @@
 #include "rating/reduce.h"
 #include "rating/series_of.h"
 
+#include "words/say.h"
+
 #include <gtest/gtest.h>
 
 namespace {
@@ -18,11 +20,11 @@ namespace {
 using namespace dynamet;
 using namespace dynamet::rating;
 
-void expectRefused(const TestInput& test, const std::string& words) {
+void expectRefused(const TestInput& test, const std::string& wanted) {
     const auto found = reduce(test);
-    ASSERT_FALSE(found.has_value()) << test.protocol << ": " << found->sentence;
-    EXPECT_NE(found.error().message.find(words), std::string::npos)
-        << test.protocol << ": " << found.error().message;
+    ASSERT_FALSE(found.has_value()) << test.protocol;
+    const std::string says = words::text(found.error(), {});
+    EXPECT_NE(says.find(wanted), std::string::npos) << test.protocol << ": " << says;
 }
 
 Series flat(double celsius, int seconds) {

@@ -7,6 +7,7 @@
 #include "rating/protocols/water_heat_up.h"
 #include "rating/protocols/zone_sweep.h"
 #include "rating/series_of.h"
+#include "words/say.h"
 
 #include <gtest/gtest.h>
 
@@ -33,7 +34,8 @@ template <class T>
 void expectRefusal(const Result<T>& result, const std::string& words) {
     ASSERT_FALSE(result.has_value());
     EXPECT_EQ(result.error().code, Errc::refused);
-    EXPECT_NE(result.error().message.find(words), std::string::npos) << result.error().message;
+    const std::string says = dynamet::words::text(result.error(), {});
+    EXPECT_NE(says.find(words), std::string::npos) << says;
 }
 
 TEST(Refusal, AnOvenThatNeverSettled) {

@@ -4,8 +4,8 @@
 // Recipes of several stages: reverse sear, and sous vide then sear, carried over stage by stage or
 // as a whole.
 #include "translate/small_kitchen.h"
-#include "translate/stage_words.h"
 #include "translate/window.h"
+#include "words/stage_words.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
@@ -83,7 +83,7 @@ TEST(RecipeStages, EachStageOnItsOwnApplianceGivesTheRecipeBack) {
         r.moved = moved;
         const Prepared p = prepared(r);
         const Row row = rowFor(p, moved == 0 ? "still" : "hob");
-        ASSERT_TRUE(row.reached) << row.reason;
+        ASSERT_TRUE(row.reached) << row.reason.message;
         EXPECT_EQ(p.targets.front().applianceId, row.target.applianceId);
         EXPECT_EQ(settingOf(p, row), moved == 0 ? "oven=120C" : "level=5;preheat=200C");
         EXPECT_NEAR(row.outcome.pullS, p.outcome.pullS, 0.01 * p.outcome.pullS);
@@ -99,7 +99,7 @@ TEST(RecipeStages, TheWholeCookOnOneApplianceLosesCrustOrRim) {
     const Prepared p = prepared(reverseSear());
     for (const char* id : {"still", "hob"}) {
         const Row row = rowFor(p, id);
-        ASSERT_TRUE(row.reached) << row.reason;
+        ASSERT_TRUE(row.reached) << row.reason.message;
         EXPECT_TRUE(row.outcome.stages.empty());
         EXPECT_NEAR(row.outcome.peakK, C(56), 0.2);
         EXPECT_TRUE(row.crustDistance > kSameCrust || row.outcome.rimM > p.outcome.rimM + 1e-3)
@@ -113,13 +113,13 @@ TEST(RecipeStages, AFanOvenTakesTheLowStageAtLessOnTheDial) {
     r.moved = 0;
     const Prepared p = prepared(r);
     const Row row = rowFor(p, "fan");
-    ASSERT_TRUE(row.reached) << row.reason;
+    ASSERT_TRUE(row.reached) << row.reason.message;
     EXPECT_LT(std::get<double>(row.instruction.setting.values[0]), 120.5);
     EXPECT_NEAR(row.outcome.peakK, C(56), 0.2);
     ASSERT_TRUE(row.window.has_value());
     EXPECT_EQ(row.watched, std::optional<std::size_t>(1));
     EXPECT_LE(row.window->lookS, row.outcome.pullS);
-    const auto lines = rowStageLines(row, p, {});
+    const auto lines = words::rowStageLines(row, p, {});
     ASSERT_EQ(lines.size(), 2u);
     EXPECT_EQ(lines[0].rfind("1. fan, ", 0), 0u) << lines[0];
     EXPECT_NE(lines[0].find("until the core reads 48 °C"), std::string::npos) << lines[0];
@@ -163,11 +163,11 @@ TEST(RecipeStages, ASearByTheClockSetsTheGoalAndTheBathIsWatched) {
     EXPECT_DOUBLE_EQ(p.request.recipe.goal.coreK, p.outcome.peakK);
     EXPECT_NEAR(p.request.recipe.goal.bandHighK - p.request.recipe.goal.bandLowK, 4, 1e-9);
     const Row row = rowFor(p, "hob");
-    ASSERT_TRUE(row.reached) << row.reason;
+    ASSERT_TRUE(row.reached) << row.reason.message;
     EXPECT_DOUBLE_EQ(row.instruction.stageS, 3 * kMin);
     EXPECT_EQ(row.watched, std::optional<std::size_t>(0));
     EXPECT_NEAR(row.instruction.pullK, C(55), 1e-9);
-    EXPECT_EQ(pullAlone(row, {}), "leave stage 1 at 55 °C");
+    EXPECT_EQ(words::pullAlone(row, {}), "leave stage 1 at 55 °C");
     ASSERT_TRUE(row.window.has_value());
     const double left = row.outcome.stages[0].endS;
     EXPECT_LE(row.window->lookS, left);
@@ -192,7 +192,7 @@ TEST(RecipeStages, TheTimeOfASearIsFoundForTheSameCrust) {
     EXPECT_LT(same.crustDistance, 0.05);
     EXPECT_GT(shorter.crustDistance, same.crustDistance + 0.15);
     const Row oven = rowFor(p, "still");
-    ASSERT_TRUE(oven.reached) << oven.reason;
+    ASSERT_TRUE(oven.reached) << oven.reason.message;
     EXPECT_GT(oven.instruction.stageS, 3 * kMin);
     EXPECT_DOUBLE_EQ(std::fmod(oven.instruction.stageS, 10), 0) << "a time that a cook can set";
 }
@@ -204,10 +204,11 @@ TEST(RecipeStages, WithoutAProbeAllGoesByTheClock) {
     r.moved = 1;
     const Prepared p = prepared(r);
     const Row row = rowFor(p, "hob");
-    ASSERT_TRUE(row.reached) << row.reason;
+    ASSERT_TRUE(row.reached) << row.reason.message;
     EXPECT_FALSE(row.watched.has_value());
     EXPECT_FALSE(row.window.has_value());
-    EXPECT_NE(timeWords(row).find("by the clock: 1 h 35 min"), std::string::npos) << timeWords(row);
+    EXPECT_NE(words::timeWords(row).find("by the clock: 1 h 35 min"), std::string::npos)
+        << words::timeWords(row);
 }
 
 // The simplest recipe of all, "so long at so much": what it gives is what the others must give.
@@ -216,7 +217,7 @@ TEST(RecipeStages, ASingleStageByTheClockIsCarriedOverByWhatItGives) {
     r.recipe.last().end.afterS = 40 * kMin;
     const Prepared p = prepared(r);
     const Row row = rowFor(p, "fan");
-    ASSERT_TRUE(row.reached) << row.reason;
+    ASSERT_TRUE(row.reached) << row.reason.message;
     EXPECT_NEAR(row.outcome.peakK, p.outcome.peakK, 0.1);
     EXPECT_EQ(row.watched, std::optional<std::size_t>(0));
     EXPECT_TRUE(row.rule.has_value());
@@ -235,21 +236,21 @@ TEST(RecipeStages, AnOpenLidGoesWithTheRecipe) {
     const Prepared open = prepared(r);
     EXPECT_GT(open.outcome.pullS, 1.15 * closed.outcome.pullS);
     const Row own = rowFor(open, "grill");
-    ASSERT_TRUE(own.reached) << own.reason;
+    ASSERT_TRUE(own.reached) << own.reason.message;
     EXPECT_TRUE(own.instruction.lidOpen);
     EXPECT_NEAR(own.outcome.pullS, open.outcome.pullS, 0.02 * open.outcome.pullS);
-    EXPECT_NE(rowTitle(own, r.kitchen, {}).find("lid open"), std::string::npos);
-    EXPECT_NE(writtenStageLines(open.request, {})[0].find("lid open"), std::string::npos);
+    EXPECT_NE(words::rowTitle(own, r.kitchen, {}).find("lid open"), std::string::npos);
+    EXPECT_NE(words::writtenStageLines(open.request, {})[0].find("lid open"), std::string::npos);
     EXPECT_FALSE(rowFor(open, "still").instruction.lidOpen);
 }
 
 TEST(RecipeStages, AreSaidInTheOrderTheyAreCooked) {
-    const auto lines = writtenStageLines(bathThenSear(), {});
+    const auto lines = words::writtenStageLines(bathThenSear(), {});
     ASSERT_EQ(lines.size(), 2u);
     EXPECT_EQ(lines[0], "1. bath, 57 °C until the core reads 55 °C; then wait 2 min");
     EXPECT_EQ(lines[1].substr(lines[1].size() - 9), "for 3 min");
-    EXPECT_EQ(movableWords(bathThenSear()).size(), 3u);
-    EXPECT_EQ(movableWords(roastRequest()).size(), 1u);
+    EXPECT_EQ(words::movableWords(bathThenSear()).size(), 3u);
+    EXPECT_EQ(words::movableWords(roastRequest()).size(), 1u);
 }
 
 TEST(RecipeStages, AStageThatDoesNotExistIsRefused) {

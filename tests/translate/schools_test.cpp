@@ -7,7 +7,10 @@
 #include "translate/translate.h"
 #include "translate/warnings.h"
 
+#include "words/say.h"
+#include "words/translation_words.h"
 #include <algorithm>
+
 #include <gtest/gtest.h>
 
 namespace {
@@ -40,7 +43,7 @@ Row ownRow(const Prepared& p) {
 
 bool warns(const Row& row, const std::string& code) {
     return std::any_of(row.warnings.begin(), row.warnings.end(),
-                       [&](const Warning& w) { return w.code == code; });
+                       [&](const Finding& w) { return w.code == code; });
 }
 
 TEST(Schools, TurnOftenAndTentedRestChangeTheCook) {
@@ -101,9 +104,9 @@ TEST(Schools, AFatThatSmokesIsAnsweredByTheBooksSide) {
     r.recipe.piece.fat = "butter";
     const auto said = [&](const char* side) {
         r.schools["fat"] = side;
-        for (const Warning& w : ownRow(prepared(r)).warnings)
-            if (w.code == "fat_smokes")
-                return w.text;
+        for (const Finding& w : ownRow(prepared(r)).warnings)
+            if (w.code.starts_with("fat_smokes"))
+                return words::say(w, {});
         return std::string();
     };
     EXPECT_NE(said("smoke").find("these stand it: "), std::string::npos) << said("smoke");
@@ -115,7 +118,7 @@ TEST(Companions, ThinnerPiecesComeFirstAndEarlier) {
     Request r = panRequest();
     r.recipe.piece.othersM = {0.035, 0.018};
     const auto p = prepared(r);
-    const auto lines = companionLines(p, ownRow(p), false);
+    const auto lines = words::detailLines(detailOf(p, ownRow(p)), {});
     ASSERT_EQ(lines.size(), 2u);
     EXPECT_EQ(lines[0].rfind("The piece of 18 mm: pull at", 0), 0u) << lines[0];
     EXPECT_EQ(lines[1].rfind("The piece of 35 mm: pull at", 0), 0u) << lines[1];
@@ -123,10 +126,10 @@ TEST(Companions, ThinnerPiecesComeFirstAndEarlier) {
 
 TEST(Rounds, AreSaidWithThePlatesTemperature) {
     Request r = panRequest();
-    EXPECT_TRUE(roundLines(prepared(r), ownRow(prepared(r))).empty());
+    EXPECT_TRUE(detailOf(prepared(r), ownRow(prepared(r))).rounds.empty());
     r.recipe.piece.rounds = 2;
     const auto p = prepared(r);
-    const auto lines = roundLines(p, ownRow(p));
+    const auto lines = words::detailLines(detailOf(p, ownRow(p)), {});
     ASSERT_EQ(lines.size(), 1u);
     EXPECT_EQ(lines[0].rfind("Round 2: the plate is at ", 0), 0u) << lines[0];
 }

@@ -4,8 +4,10 @@
 #include "translate/small_kitchen.h"
 #include "translate/window.h"
 
+#include "words/translation_words.h"
 #include <chrono>
 #include <cmath>
+
 #include <gtest/gtest.h>
 
 namespace {
@@ -34,7 +36,7 @@ Row rowFor(const Prepared& p, const std::string& id, const std::string& zone = "
 TEST(Translate, ItsOwnApplianceGivesTheRecipeBack) {
     const Prepared p = prepared(roastRequest());
     const Row row = rowFor(p, "still");
-    ASSERT_TRUE(row.reached) << row.reason;
+    ASSERT_TRUE(row.reached) << row.reason.message;
     EXPECT_EQ(settingText(p.request.kitchen.appliances[0].controls, row.instruction.setting),
               "oven=180C");
     EXPECT_NEAR(row.outcome.pullS, p.outcome.pullS, 2);
@@ -46,7 +48,7 @@ TEST(Translate, ARowAtAHeldSettingIsTheSameCook) {
     const Prepared p = prepared(roastRequest());
     const Row row = rowFor(p, "fan");
     const Row held = solveRowAt(p, row.target, row.instruction.setting);
-    ASSERT_TRUE(held.reached) << held.reason;
+    ASSERT_TRUE(held.reached) << held.reason.message;
     EXPECT_DOUBLE_EQ(held.outcome.pullS, row.outcome.pullS);
     EXPECT_DOUBLE_EQ(held.crustDistance, row.crustDistance);
     EXPECT_EQ(held.solves, 1);
@@ -61,7 +63,8 @@ TEST(Translate, AFanOvenIsSetLowerForTheSameCrust) {
     EXPECT_LT(dial, 180);
     EXPECT_GT(dial, 130);
     ASSERT_TRUE(row.rule.has_value());
-    EXPECT_NE(row.rule->words.find("160 °C"), std::string::npos) << row.rule->words;
+    const std::string says = words::ruleWords(row, p.request.kitchen, {});
+    EXPECT_EQ(says, "rule of thumb: 160 °C, the recipe's time");
 }
 
 TEST(Translate, WindowHoldsTheExpectedTimeAndOrdersItsEnds) {
@@ -192,11 +195,14 @@ TEST(Translate, SwappingTwoFieldsSwapsTheRows) {
 TEST(Translate, SaysWhenItIsBelowTheOfficialMinimum) {
     Request request = roastRequest();
     request.recipe.goal = {C(58), food::GoalMoment::peak, C(56), C(60), "too low"};
-    const Row row = rowFor(prepared(request), "fan");
+    const Prepared p = prepared(request);
+    const Row row = rowFor(p, "fan");
     ASSERT_FALSE(row.warnings.empty());
     EXPECT_EQ(row.warnings.front().code, "below_minimum");
-    EXPECT_NE(row.warnings.front().text.find("62.8 °C"), std::string::npos);
-    EXPECT_NE(row.warnings.front().text.find("Local codes"), std::string::npos);
+    const auto lines = words::warningLines(row, p, {});
+    EXPECT_NE(lines.front().find("62.8 °C"), std::string::npos) << lines.front();
+    EXPECT_NE(lines.front().find("Local codes"), std::string::npos) << lines.front();
+    EXPECT_NE(words::warningLines(row, p, {true, true}).front().find("145 °F"), std::string::npos);
 }
 
 TEST(Translate, PrintsThePullInWholeDegreesOfTheUnit) {
@@ -218,8 +224,8 @@ TEST(Translate, AllRowsComeRankedAndSpeedIsPrinted) {
         solves += row.solves;
         printf("%-6s %-9s %s d %.2f rim %.1f t %.0f look %.0f latest %.0f s %.3f\n",
                row.target.applianceId.c_str(), row.target.zone.c_str(),
-               row.reached ? "ok" : row.reason.c_str(), row.crustDistance, row.outcome.rimM * 1000,
-               row.outcome.pullS, row.window ? row.window->lookS : 0,
+               row.reached ? "ok" : row.reason.message.c_str(), row.crustDistance,
+               row.outcome.rimM * 1000, row.outcome.pullS, row.window ? row.window->lookS : 0,
                row.window ? row.window->latestS.value_or(-1) : 0,
                row.window ? row.window->lnSd : 0);
     }
@@ -234,12 +240,12 @@ TEST(Stop, EveryLongCallAsksForIt) {
     const Prepared p = prepared(roastRequest());
     const Row row = rowFor(p, "fan");
     ASSERT_TRUE(row.reached);
-    EXPECT_TRUE(detailOf(p, row, false, source.get_token()).outcome.has_value());
+    EXPECT_TRUE(detailOf(p, row, source.get_token()).outcome.has_value());
     source.request_stop();
     const auto token = source.get_token();
     EXPECT_FALSE(prepare(roastRequest(), token).has_value());
     EXPECT_FALSE(fullOutcome(p, row, token).has_value());
-    EXPECT_FALSE(detailOf(p, row, false, token).outcome.has_value());
+    EXPECT_FALSE(detailOf(p, row, token).outcome.has_value());
     EXPECT_FALSE(solveRowAt(p, row.target, row.instruction.setting, 0, token).reached);
     EXPECT_FALSE(solveRow(p, row.target, token).reached);
     EXPECT_TRUE(prepare(roastRequest()).has_value()) << "and the next one is not stopped";

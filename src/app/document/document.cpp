@@ -43,7 +43,7 @@ Result<void> Document::createNew(const QString& path, const kitchen::Site& site)
 void Document::reload() {
     auto kitchen = loadKitchen(*book_);
     if (!kitchen) {
-        say(toQt(kitchen.error().message));
+        say(toQt(kitchen.error(), units_));
         return;
     }
     kitchen_ = std::move(*kitchen);
@@ -51,7 +51,7 @@ void Document::reload() {
         if (read)
             into = std::move(*read);
         else
-            say(toQt(read.error().message));
+            say(toQt(read.error(), units_));
     };
     take(loadRecipes(*book_, kitchen_), recipes_);
     take(book::loadChoices(*book_), choices_);

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "quantity/print.h"
+#include "words/say.h"
 
 #include <QString>
 
@@ -14,7 +15,7 @@ inline QString toQt(const std::string& s) {
 }
 /// An error's sentence in the reader's units.
 inline QString toQt(const Error& error, const Units& units) {
-    return toQt(error.words(units));
+    return toQt(words::text(error, units));
 }
 inline std::string toStd(const QString& s) {
     return s.toStdString();

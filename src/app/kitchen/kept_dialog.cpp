@@ -5,6 +5,7 @@
 
 #include "book/recipe_request.h"
 #include "quantity/parse_duration.h"
+#include "words/translation_words.h"
 
 #include <QDialogButtonBox>
 #include <QPushButton>
@@ -84,7 +85,7 @@ QStringList KeptDialog::rowOf(const formats::KeptRow& row) const {
                     ? cell(toQt(settingLabel(appliance->controls, today.instruction.setting, unit)),
                            today.instruction.pullK,
                            today.window ? std::optional(today.window->expectS) : std::nullopt)
-                    : tr("not reached: %1").arg(toQt(today.reason));
+                    : toQt(words::reasonWords(today, document_.units()));
     return {tr("%1, %2").arg(toQt(row.appliance), toQt(row.zone)), then, now};
 }
 

@@ -149,7 +149,7 @@ void KitchenPage::enableActions() {
 
 void KitchenPage::report(const Result<void>& done) {
     if (!done)
-        document_.say(toQt(done.error().message));
+        document_.say(toQt(done.error(), document_.units()));
 }
 
 template <class Dialog>

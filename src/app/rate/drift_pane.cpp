@@ -4,7 +4,7 @@
 #include "app/rate/drift_pane.h"
 
 #include "app/look/palette.h"
-#include "rating/report/found_words.h"
+#include "words/rating_words.h"
 
 #include <QDateTime>
 #include <QHBoxLayout>
@@ -56,7 +56,7 @@ std::vector<DriftPane::Repeats> DriftPane::repeatsOf(const std::string& applianc
             const rating::Protocol* protocol = rating::findProtocol(line.protocol);
             out.push_back(
                 {tr("%1: %2, %3, %4")
-                     .arg(toQt(rating::quantityWords(line.name)),
+                     .arg(toQt(words::quantityWords(line.name)),
                           setting ? toQt(settingLabel(appliance->controls, *setting))
                                   : toQt(line.setting),
                           toQt(line.zone), protocol ? toQt(protocol->title).toLower() : QString()),
@@ -86,12 +86,12 @@ void DriftPane::showAppliance(const std::string& id) {
 }
 
 double DriftPane::shown(const Repeats& repeats, double value) const {
-    return rating::shownNumber(repeats.quantity, repeats.unit, value,
-                               document_.units().temperature());
+    return words::shownNumber(repeats.quantity, repeats.unit, value,
+                              document_.units().temperature());
 }
 
 QString DriftPane::unitOf(const Repeats& repeats) const {
-    return toQt(rating::shownUnit(repeats.quantity, repeats.unit, document_.units().temperature()));
+    return toQt(words::shownUnit(repeats.quantity, repeats.unit, document_.units().temperature()));
 }
 
 void DriftPane::showRepeats(int index) {

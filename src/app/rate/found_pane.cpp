@@ -4,7 +4,7 @@
 #include "app/rate/found_pane.h"
 
 #include "app/look/palette.h"
-#include "rating/report/found_words.h"
+#include "words/rating_words.h"
 
 #include <QGridLayout>
 #include <QPainter>
@@ -25,7 +25,7 @@ CauseBar::CauseBar(QWidget* parent) : QWidget(parent) {
 void CauseBar::show(const std::vector<rating::Contribution>& contributions) {
     shares_.clear();
     QStringList spoken;
-    for (const auto& [name, share] : rating::varianceShares(contributions, kShades.size())) {
+    for (const auto& [name, share] : words::varianceShares(contributions, kShades.size())) {
         shares_.emplace_back(toQt(name), share);
         spoken << tr("%1 %2 %").arg(toQt(name)).arg(std::lround(share * 100));
     }
@@ -125,13 +125,13 @@ void FoundPane::show(const rating::Reduction& reduction, bool saved, const QStri
     refusal_->hide();
     sentence_->setObjectName(QStringLiteral("sentence"));
     sentence_->setStyleSheet(QStringLiteral("font-size: 18px; color: #1b2426;"));
-    sentence_->setText(toQt(rating::sentenceFor(reduction, document_.units().temperature())));
+    sentence_->setText(toQt(words::foundWords(reduction, document_.units())));
     auto* grid = new QGridLayout(numbers_);
     grid->setContentsMargins(0, 0, 0, 0);
     grid->setVerticalSpacing(2);
     int row = 0;
     for (const auto& [name, value] :
-         rating::numberLines(reduction, document_.units().temperature())) {
+         words::numberLines(reduction, document_.units().temperature())) {
         auto* label = new QLabel(toQt(name));
         label->setObjectName(QStringLiteral("quiet"));
         grid->addWidget(label, row, 0);
@@ -141,7 +141,7 @@ void FoundPane::show(const rating::Reduction& reduction, bool saved, const QStri
     bar_->setVisible(!reduction.contributions.empty());
     QStringList warnings;
     for (const auto& warning : reduction.warnings)
-        warnings << tr("! %1").arg(toQt(warning.text));
+        warnings << tr("! %1").arg(toQt(words::say(warning, document_.units())));
     warnings_->setText(warnings.join(QStringLiteral("\n")));
     warnings_->setVisible(!warnings.isEmpty());
     save_->setVisible(true);

@@ -123,7 +123,9 @@ void ImportDialog::readFile() {
         toQt(text_.substr(0, 4000)).section(QLatin1Char('\n'), 0, kPreviewLines));
     const auto dialect = formats::sniffCsv(text_);
     if (!dialect) {
-        showProblem(tr("Line %1: %2").arg(dialect.error().line).arg(toQt(dialect.error().message)));
+        showProblem(tr("Line %1: %2")
+                        .arg(dialect.error().line)
+                        .arg(toQt(dialect.error().message)));
         return;
     }
     dialect_ = *dialect;

@@ -8,7 +8,7 @@
 #include "rating/protocols/height_series.h"
 #include "rating/reduce.h"
 #include "rating/report/doubts.h"
-#include "rating/report/found_words.h"
+#include "words/rating_words.h"
 
 #include <QFrame>
 #include <QVBoxLayout>
@@ -308,9 +308,10 @@ void TestBench::askOnce() {
 
 /// Once it counts, the sheet's number stands beside it.
 void TestBench::showFound() {
-    found_->show(*reduction_, saved_,
-                 saved_ ? toQt(sheetWords(*reduction_, expected_, document_.units().temperature()))
-                        : QString());
+    found_->show(
+        *reduction_, saved_,
+        saved_ ? toQt(words::sheetWords(*reduction_, expected_, document_.units().temperature()))
+               : QString());
 }
 
 std::vector<QString> TestBench::doubts() const {
@@ -319,7 +320,7 @@ std::vector<QString> TestBench::doubts() const {
     for (const auto& doubt :
          rating::doubtsAbout(*reduction_, document_.kitchen(), *appliance(), place_.setting,
                              place_.zone, place_.vesselId, place_.insertId))
-        out.push_back(toQt(doubtWords(doubt, *appliance(), place_.setting, unit)));
+        out.push_back(toQt(words::doubtWords(doubt, *appliance(), place_.setting, unit)));
     return out;
 }
 
@@ -385,8 +386,8 @@ void TestBench::addHeightSeries() {
                 tests.push_back({*setting, line.value, line.u});
     tests.push_back({*here, falls->value, falls->u});
     if (const auto bed = rating::bedOf(appliance()->controls, *here, tests))
-        reduction_->sentence +=
-            " " + rating::bedWords(*bed, *rating::grateHeightM(appliance()->controls, *here));
+        reduction_->found.push_back(
+            rating::bedFinding(*bed, *rating::grateHeightM(appliance()->controls, *here)));
 }
 
 } // namespace dynamet::app

@@ -4,6 +4,7 @@
 #include "app/rate/thermometers_pane.h"
 
 #include "rating/inputs/keyed_readings.h"
+#include "words/rating_words.h"
 
 #include <QDateTime>
 #include <QFormLayout>
@@ -153,7 +154,7 @@ void ThermometersPane::workOut() {
     }
     check_ = *check;
     test_ = test;
-    found_->setText(toQt(check->sentence));
+    found_->setText(toQt(words::foundWords(*check, document_.units())));
     keep_->setVisible(document_.book().writable());
 }
 
@@ -165,7 +166,7 @@ void ThermometersPane::keep() {
     keep_->hide();
     found_->setText(
         done ? tr("%1 Its readings are corrected from today on; older tests stay as they were.")
-                   .arg(toQt(check_->sentence))
+                   .arg(toQt(words::foundWords(*check_, document_.units())))
              : tr("! %1").arg(toQt(done.error(), document_.units())));
 }
 

@@ -176,7 +176,7 @@ void MainWindow::openCopy() {
     if (dialog.exec() != QDialog::Accepted)
         return;
     if (const auto opened = document_.openCopy(dialog.path()); !opened)
-        notice(toQt(opened.error().message));
+        notice(toQt(opened.error(), document_.units()));
 }
 
 void MainWindow::go(int workspace) {
@@ -213,7 +213,7 @@ void MainWindow::addAppliance() {
     dynamet::kitchen::Appliance appliance = dialog.appliance();
     appliance.id = book::newId();
     if (const auto added = document_.add(appliance); !added) {
-        notice(toQt(added.error().message));
+        notice(toQt(added.error(), document_.units()));
         return;
     }
     lineUp_->select(appliance.id);

@@ -172,7 +172,7 @@ void StartPage::tryOpen(const QString& path) {
     if (path.trimmed().isEmpty())
         return showProblem(tr("Type where the book is, or press Browse."));
     if (const auto opened = document_.open(atHome(path)); !opened)
-        showProblem(toQt(opened.error().message));
+        showProblem(toQt(opened.error(), document_.units()));
 }
 
 QLayout* StartPage::withBrowse(QLineEdit* field, const QString& name, bool fresh) {
@@ -217,7 +217,7 @@ void StartPage::begin() {
     site.name = name_->text().trimmed().isEmpty() ? "Kitchen" : toStd(name_->text().trimmed());
     site.altitudeM = **altitude_->value();
     if (const auto made = document_.createNew(atHome(file_->text().trimmed()), site); !made)
-        showProblem(toQt(made.error().message));
+        showProblem(toQt(made.error(), document_.units()));
 }
 
 } // namespace dynamet::app

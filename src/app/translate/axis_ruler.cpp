@@ -4,7 +4,8 @@
 #include "app/translate/axis_ruler.h"
 
 #include "app/look/palette.h"
-#include "translate/wording.h"
+#include "quantity/parse_duration.h"
+#include "translate/time_axis.h"
 
 #include <QPainter>
 
@@ -28,13 +29,13 @@ void AxisRuler::paintEvent(QPaintEvent*) {
     const double end = rows_.axisEndS();
     const int wide = width() - 2 * kEdge;
     p.fillRect(QRect(kEdge, 2, wide, 1), look::kQuietInk);
-    for (const translate::AxisMark& mark : translate::axisMarks(end, wide / 90)) {
-        const int x = kEdge + static_cast<int>(mark.share * wide);
+    for (const double mark : translate::axisMarks(end, wide / 90)) {
+        const int x = kEdge + static_cast<int>(mark / end * wide);
         p.fillRect(QRect(x, 2, 1, 5), look::kQuietInk);
         p.setPen(look::kQuietInk);
         p.drawText(QRect(x == kEdge ? x : x - 40, 7, 80, 16),
                    (x == kEdge ? Qt::AlignLeft : Qt::AlignHCenter) | Qt::AlignTop,
-                   toQt(mark.words));
+                   mark == 0 ? QStringLiteral("0") : toQt(printDuration(mark)));
     }
 }
 

@@ -77,7 +77,7 @@ QWidget* ChoicesDialog::buildScales() {
     class_->addItems(foodClasses());
     for (const food::GoalMoment at : {food::GoalMoment::pull, food::GoalMoment::peak,
                                       food::GoalMoment::bath, food::GoalMoment::plate})
-        readAt_->addItem(QString::fromUtf8(words(at)));
+        readAt_->addItem(QString::fromUtf8(phraseOf(at)));
     scale_->setAccessibleName(tr("Scale"));
     class_->setAccessibleName(tr("Kind of food"));
     readAt_->setAccessibleName(tr("Read"));

@@ -5,7 +5,8 @@
 
 #include "app/document/document.h"
 #include "app/widgets/cut_view.h"
-#include "translate/wording.h"
+#include "translate/time_axis.h"
+#include "words/translation_words.h"
 
 #include <QLabel>
 #include <QPushButton>

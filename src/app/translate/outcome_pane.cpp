@@ -54,7 +54,7 @@ void OutcomePane::show(const translate::Prepared& prepared) {
     const auto units = document_.units();
     readout_->setText(
         toQt(printTemperature(Temperature::kelvin(prepared.outcome.peakK), units.temperature())));
-    under_->setText(toQt(readWords(prepared)));
+    under_->setText(toQt(words::readWords(prepared)));
     cut_->show();
     cut_->show({cutOf(QString(), prepared.outcome, units)},
                prepared.request.recipe.piece.food.greyingK,
@@ -66,13 +66,13 @@ void OutcomePane::show(const translate::Prepared& prepared) {
     grid->setContentsMargins(0, 0, 0, 0);
     grid->setVerticalSpacing(2);
     int row = 0;
-    for (const auto& [name, value] : outcomeFacts(prepared, units)) {
+    for (const auto& [name, value] : words::outcomeFacts(prepared, units)) {
         auto* label = new QLabel(toQt(name));
         label->setObjectName(QStringLiteral("quiet"));
         grid->addWidget(label, row, 0);
         grid->addWidget(new QLabel(toQt(value)), row++, 1);
     }
-    const QString safety = toQt(safetyLine(prepared, units));
+    const QString safety = toQt(words::safetyLine(prepared, units));
     safety_->setObjectName(safety.startsWith(QLatin1Char('!')) ? QStringLiteral("caution")
                                                                : QStringLiteral("good"));
     safety_->setStyleSheet(safety.startsWith(QLatin1Char('!'))
@@ -80,7 +80,7 @@ void OutcomePane::show(const translate::Prepared& prepared) {
                                : QStringLiteral("color:#2b5f45"));
     safety_->setText(safety);
     safety_->show();
-    book_->setText(toQt(bookWords(prepared)));
+    book_->setText(toQt(words::bookWords(prepared)));
     book_->show();
 }
 

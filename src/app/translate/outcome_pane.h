@@ -5,7 +5,7 @@
 
 #include "app/document/document.h"
 #include "app/widgets/cut_view.h"
-#include "translate/wording.h"
+#include "words/translation_words.h"
 
 #include <QGridLayout>
 #include <QLabel>

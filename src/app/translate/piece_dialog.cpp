@@ -149,7 +149,7 @@ void PieceDialog::fillLevels() {
                                  toQt(printTemperature(Temperature::kelvin(level.lowK), unit)),
                                  toQt(printTemperature(Temperature::kelvin(level.highK), unit))));
     level_->setCurrentIndex(first ? 0 : static_cast<int>(levels.size() / 2));
-    scale_->setToolTip(tr("read %1").arg(QString::fromUtf8(words(scale().readAt))));
+    scale_->setToolTip(tr("read %1").arg(QString::fromUtf8(phraseOf(scale().readAt))));
 }
 
 void PieceDialog::showMeasures() {
@@ -215,9 +215,7 @@ Result<void> PieceDialog::take() {
     changed.goal = *wanted;
     const bool byClock = changed.endsByClock();
     if (!byClock)
-        if (const auto makes = food::checkDoneness(scales_, piece.food, changed.goal.coreK,
-                                                   document_.units().fahrenheit);
-            !makes)
+        if (const auto makes = food::checkDoneness(scales_, piece.food, changed.goal.coreK); !makes)
             return makes;
     if (const auto fits = cook::checkPiece(piece, byClock ? 1e9 : changed.goal.coreK); !fits)
         return fits;

@@ -5,7 +5,7 @@
 
 #include "app/look/palette.h"
 #include "app/translate/row_delegate.h"
-#include "translate/stage_words.h"
+#include "words/stage_words.h"
 
 #include <QKeyEvent>
 #include <QScrollArea>
@@ -200,16 +200,17 @@ void ReachPane::refreshOpenRow() {
         if (item.row.target != *open_ || item.pending)
             continue;
         const auto units = document_.units();
-        detailTitle_->setText(toQt(rowTitle(item.row, document_.kitchen(), document_.units())));
-        detailPull_->setText(item.row.reached ? toQt(pullWords(item.row, units))
-                                              : reasonOf(item.row));
+        detailTitle_->setText(
+            toQt(words::rowTitle(item.row, document_.kitchen(), document_.units())));
+        detailPull_->setText(item.row.reached ? toQt(words::pullWords(item.row, units))
+                                              : toQt(words::reasonWords(item.row, units)));
         QStringList stages, warnings;
-        for (const std::string& line : rowStageLines(item.row, *model_->prepared(), units))
+        for (const std::string& line : words::rowStageLines(item.row, *model_->prepared(), units))
             stages << toQt(line);
         detailStages_->setText(stages.join(QStringLiteral("\n")));
         detailStages_->setVisible(!stages.isEmpty());
-        for (const auto& warning : item.row.warnings)
-            warnings << tr("! %1").arg(toQt(warning.text));
+        for (const std::string& line : words::warningLines(item.row, *model_->prepared(), units))
+            warnings << tr("! %1").arg(toQt(line));
         detailWarnings_->setText(warnings.join(QStringLiteral("\n")));
         detailWarnings_->setVisible(!warnings.isEmpty());
         showLines(item.row, {});
@@ -222,7 +223,7 @@ void ReachPane::refreshOpenRow() {
 void ReachPane::showLines(const translate::Row& row, const std::vector<std::string>& more) {
     QStringList lines;
     const auto units = document_.units();
-    for (const std::string& line : detailLines(row, *model_->prepared(), units))
+    for (const std::string& line : words::detailLines(row, *model_->prepared(), units))
         lines << toQt(line);
     for (const std::string& line : more)
         lines << toQt(line);
@@ -232,7 +233,7 @@ void ReachPane::showLines(const translate::Row& row, const std::vector<std::stri
 void ReachPane::showDetail(const translate::Row& row, const translate::RowDetail& detail) {
     if (!isOpen() || !model_->prepared() || row.target != *open_ || !detail.outcome)
         return;
-    showLines(row, detail.lines);
+    showLines(row, words::detailLines(detail, document_.units()));
     cuts_->show(*model_->prepared(), row, *detail.outcome);
     drawCurves(*detail.outcome);
 }

@@ -5,7 +5,7 @@
 
 #include "app/look/palette.h"
 #include "app/translate/rows_model.h"
-#include "translate/wording.h"
+#include "words/translation_words.h"
 
 #include <QPainter>
 
@@ -80,10 +80,11 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     p.fillRect(QRect(area.left() + kEdge, area.bottom(), area.width() - 2 * kEdge, 1), look::kRule);
     const QRect first(area.left() + kEdge, area.top() + 4, area.width() - 2 * kEdge, 19);
     const QRect second(first.left(), first.bottom() + 1, first.width(), 18);
-    const QString title = toQt(rowTitle(row, model->document().kitchen(), units));
+    const QString title = toQt(words::rowTitle(row, model->document().kitchen(), units));
     p.setFont(look::textFont(14, true));
     p.setPen(item.pending || !row.reached ? look::kQuietInk : look::kInk);
-    const QString right = item.pending || !row.reached ? QString() : toQt(pullAlone(row, units));
+    const QString right =
+        item.pending || !row.reached ? QString() : toQt(words::pullAlone(row, units));
     const int rightWidth = QFontMetrics(look::textFont(13)).horizontalAdvance(right) + 8;
     p.drawText(first, Qt::AlignVCenter,
                p.fontMetrics().elidedText(title, Qt::ElideRight, first.width() - rightWidth));
@@ -98,19 +99,19 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     if (!row.reached) {
         const QRect reason(second.left(), second.top(), second.width(),
                            area.bottom() - second.top() - 3);
-        p.drawText(reason, Qt::TextWordWrap, reasonOf(row));
+        p.drawText(reason, Qt::TextWordWrap, toQt(words::reasonWords(row, units)));
         p.restore();
         return;
     }
     p.drawText(first, Qt::AlignVCenter | Qt::AlignRight, right);
     QString crust =
-        model->prepared() ? toQt(crustWords(row, model->prepared()->outcome)) : QString();
+        model->prepared() ? toQt(words::crustWords(row, model->prepared()->outcome)) : QString();
     // Times first, the caution next, the crust where there is room left: nothing overprints.
     const QString caution = cautionWord(row);
     const QFontMetrics metrics = p.fontMetrics();
     const int gap = 12;
     int room = second.width();
-    const QString times = toQt(timeWords(row));
+    const QString times = toQt(words::timeWords(row));
     int cautionWide = caution.isEmpty() ? 0 : metrics.horizontalAdvance(caution) + gap;
     // Its own whole width would elide it where the font's widths are no whole pixels.
     const int timesWide = std::min(metrics.horizontalAdvance(times) + 2, room - cautionWide);

@@ -2,20 +2,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include "app/translate/rows_model.h"
-#include "translate/wording.h"
+#include "translate/time_axis.h"
+#include "words/translation_words.h"
 
 #include <algorithm>
 
 namespace dynamet::app {
-
-QString reasonOf(const translate::Row& row) {
-    const QString reason = toQt(row.reason);
-    if (!row.held)
-        return QObject::tr("not for this food: %1").arg(reason);
-    return reason.startsWith(QLatin1String("not known"))
-               ? reason
-               : QObject::tr("not reached: %1").arg(reason);
-}
 
 RowsModel::RowsModel(Document& document, QObject* parent)
     : QAbstractListModel(parent), document_(document) {}
@@ -30,18 +22,21 @@ QVariant RowsModel::data(const QModelIndex& index, int role) const {
         return it.row.reached;
     if (role != Qt::DisplayRole && role != Qt::AccessibleTextRole)
         return {};
-    const QString title = toQt(rowTitle(it.row, document_.kitchen(), document_.units()));
+    const QString title = toQt(words::rowTitle(it.row, document_.kitchen(), document_.units()));
     if (it.pending)
         return tr("%1: being computed").arg(title);
     if (!it.row.reached)
-        return tr("%1: %2").arg(title, reasonOf(it.row));
-    QString words = title + QStringLiteral(", ") + toQt(pullWords(it.row, document_.units()));
+        return tr("%1: %2").arg(title, toQt(words::reasonWords(it.row, document_.units())));
+    QString words =
+        title + QStringLiteral(", ") + toQt(words::pullWords(it.row, document_.units()));
     if (it.row.window)
-        words += QStringLiteral(", ") + toQt(windowWords(*it.row.window));
+        words += QStringLiteral(", ") + toQt(words::windowWords(*it.row.window));
     if (prepared_)
-        words += QStringLiteral(", ") + toQt(crustWords(it.row, prepared_->outcome));
-    for (const auto& warning : it.row.warnings)
-        words += tr(", caution: %1").arg(toQt(warning.text));
+        words += QStringLiteral(", ") + toQt(words::crustWords(it.row, prepared_->outcome));
+    if (prepared_)
+        for (const std::string& warning :
+             words::warningLines(it.row, *prepared_, document_.units()))
+            words += tr(", caution: %1").arg(toQt(warning));
     return words;
 }
 

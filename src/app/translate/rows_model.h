@@ -10,9 +10,6 @@
 
 namespace dynamet::app {
 
-/// Why a row has no answer: not reached, not known, or not for this food.
-QString reasonOf(const translate::Row& row);
-
 /// The rows of a translation in the order they are shown. They keep their places while `held`;
 /// ranked again otherwise.
 class RowsModel : public QAbstractListModel {

@@ -49,7 +49,7 @@ void TranslateController::askSoon() {
 }
 
 void TranslateController::askDetail(const translate::Row& row) {
-    worker_.askDetail(row, document_.units().inches);
+    worker_.askDetail(row);
 }
 
 void TranslateController::ask() {

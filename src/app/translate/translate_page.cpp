@@ -25,9 +25,8 @@ QScrollArea* scrolled(QWidget* pane) {
 } // namespace
 
 TranslatePage::TranslatePage(Document& document, QWidget* parent)
-    : QWidget(parent), written_(new WrittenPane(document)),
-      outcome_(new OutcomePane(document)), reach_(new ReachPane(document)), tabs_(new QWidget),
-      tabGroup_(new QButtonGroup(this)),
+    : QWidget(parent), written_(new WrittenPane(document)), outcome_(new OutcomePane(document)),
+      reach_(new ReachPane(document)), tabs_(new QWidget), tabGroup_(new QButtonGroup(this)),
       controller_(
           document, reach_->rows(), [this] { return written_->request(); },
           [this] { return reach_->openTarget(); }) {

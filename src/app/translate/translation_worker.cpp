@@ -28,16 +28,16 @@ void TranslationWorker::cancel() {
     detailPending_ = false;
 }
 
-void TranslationWorker::askDetail(const translate::Row& row, bool inches) {
+void TranslationWorker::askDetail(const translate::Row& row) {
     if (!prepared_)
         return;
     detailPending_ = true;
     const quint64 id = ++detailId_;
     // Before the rows that still wait: somebody is looking at this one.
     pool_.start(
-        [this, id, row, inches, prepared = prepared_, stop = stop_.get_token()] {
+        [this, id, row, prepared = prepared_, stop = stop_.get_token()] {
             auto detail = std::make_shared<const translate::RowDetail>(
-                translate::detailOf(*prepared, row, inches, stop));
+                translate::detailOf(*prepared, row, stop));
             QMetaObject::invokeMethod(this, [this, id, row, detail] {
                 if (id != detailId_)
                     return;

@@ -33,7 +33,7 @@ class TranslationWorker : public QObject {
     void start(const translate::Request& request, const std::vector<HeldRow>& first);
     void cancel();
     /// Computes what an opened row shows; the newest question wins.
-    void askDetail(const translate::Row& row, bool inches);
+    void askDetail(const translate::Row& row);
     bool isIdle() const { return pending_ == 0 && !detailPending_; }
     int total() const { return total_; }
     int done() const { return total_ - pending_; }

@@ -10,7 +10,7 @@
 #include "book/recipe_request.h"
 #include "quantity/parse_measures.h"
 #include "recipe/heat_words.h"
-#include "translate/stage_words.h"
+#include "words/stage_words.h"
 
 #include <QPushButton>
 #include <QVBoxLayout>
@@ -158,7 +158,7 @@ void WrittenPane::fillMoves() {
     const int at = moves_->currentIndex();
     moves_->clear();
     if (const auto r = request())
-        for (const std::string& words : movableWords(*r))
+        for (const std::string& words : words::movableWords(*r))
             moves_->addItem(toQt(words));
     moves_->setCurrentIndex(std::clamp(at, 0, std::max(0, moves_->count() - 1)));
     moves_->setVisible(moves_->count() > 1);
@@ -276,8 +276,8 @@ void WrittenPane::showFacts() {
     const auto r = request();
     if (!r)
         return;
-    facts_->setText(toQt(referenceWords(*r, document_.units())));
-    piece_->setText(toQt(pieceWords(*r, document_.units())));
+    facts_->setText(toQt(words::referenceWords(*r, document_.units())));
+    piece_->setText(toQt(words::pieceWords(*r, document_.units())));
 }
 
 } // namespace dynamet::app

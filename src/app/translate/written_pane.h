@@ -5,7 +5,7 @@
 
 #include "app/document/document.h"
 #include "app/widgets/stepper_slider.h"
-#include "translate/wording.h"
+#include "words/translation_words.h"
 #include <optional>
 
 #include <QComboBox>

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "quantity/result.h"
+#include "quantity/units.h"
 
 #include <QWidget>
 

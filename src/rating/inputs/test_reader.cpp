@@ -33,9 +33,10 @@ Result<void> checkRange(const ValueSpec& spec, double named) {
         return {};
     if (std::isfinite(typed) &&
         (spec.kind == ValueKind::temperature || spec.kind == ValueKind::difference))
-        return fail(
-            Errc::invalidArgument, spec.label + ": {} is outside {} to {}",
-            {measureOf(spec, typed), measureOf(spec, spec.low), measureOf(spec, spec.high)});
+        return fail(Errc::invalidArgument,
+                    {"value_outside",
+                     {Name{spec.label}, measureOf(spec, typed), measureOf(spec, spec.low),
+                      measureOf(spec, spec.high)}});
     return fail(Errc::invalidArgument,
                 fmt::format("{}: {} is outside {} to {}", spec.label, amount(spec, typed),
                             amount(spec, spec.low), amount(spec, spec.high)));

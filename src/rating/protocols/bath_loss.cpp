@@ -78,8 +78,9 @@ Result<Reduction> reduceBathLoss(const BathLoss& test) {
     const double top = valueAt(all, off), rise = top - all.value.front(),
                  fell = top - all.value.back();
     if (rise < 10 || fell < 2)
-        return fail(Errc::refused, "it rose by {} and cooled by {}: at least {} and {} are needed",
-                    {KelvinDelta(rise), KelvinDelta(fell), KelvinDelta(10), KelvinDelta(2)});
+        return fail(Errc::refused,
+                    {"bath_moved_too_little",
+                     {KelvinDelta(rise), KelvinDelta(fell), KelvinDelta(10), KelvinDelta(2)}});
     const auto spread = spreadOf(test, inputs(test), kBatches, 2, evaluate);
     if (!spread)
         return tl::unexpected(spread.error());
@@ -96,12 +97,9 @@ Result<Reduction> reduceBathLoss(const BathLoss& test) {
     addFieldNumber(out, *spread, 0, {kitchen::Face::all, kitchen::Term::power}, placed);
     addFieldNumber(out, *spread, 1, {kitchen::Face::all, kitchen::Term::loss}, placed);
     const Quantity &p = out.quantities[0], &l = out.quantities[1];
-    out.sentence = fmt::format("The heater gives {}; {} the lid the bath loses {}.",
-                               printPlusMinus(p.value / 1000, halfWidth95(p) / 1000, "kW"),
-                               test.lid ? "under" : "without",
-                               printPlusMinus(l.value, halfWidth95(l), "W/K", 1));
-    out.warnings.push_back(
-        {"largest", "the most water is what goes from 20 to 60 °C within an hour"});
+    out.found.push_back(
+        {"bath_loss", {estimateOf(p), Name{test.lid ? "under" : "without"}, estimateOf(l)}});
+    out.warnings.push_back({"largest_bath", {Temperature::celsius(20), Temperature::celsius(60)}});
     return out;
 }
 

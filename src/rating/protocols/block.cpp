@@ -118,8 +118,7 @@ Result<void> checkBefore(const BlockTest& test) {
     if (test.limitK)
         for (double v : test.block.value)
             if (v >= *test.limitK)
-                return fail(Errc::refused, "the block's probe is at its limit of {}",
-                            {Temperature::kelvin(*test.limitK)});
+                return fail(Errc::refused, {"block_at_limit", {Temperature::kelvin(*test.limitK)}});
     return {};
 }
 
@@ -169,16 +168,13 @@ void addFieldNumbers(Reduction& out, const BlockTest& test, const Spread& spread
 
 void addWarnings(Reduction& out, const BlockTest& test, const Checked& checked, bool cycling) {
     if (checked.constants < kWarnConstants)
-        out.warnings.push_back(
-            {"short", fmt::format("only {:.1f} time constants: the ± is wide; {:.0f} min "
-                                  "would do",
-                                  checked.constants, kWarnConstants * checked.timeConstantS / 60)});
+        out.warnings.push_back({"short",
+                                {Number{checked.constants, 1},
+                                 Number{kWarnConstants * checked.timeConstantS / 60, 0, "min"}}});
     if (cycling && !test.air && checked.constants < kCyclingConstants)
-        out.warnings.push_back({"cycling",
-                                "the thermostat cycles: put an air probe beside the block, or "
-                                "leave it in for two time constants"});
+        out.warnings.push_back({"cycling"});
     if (checked.biot > 0.05)
-        out.warnings.push_back({"biot", fmt::format("Biot number {:.2f}", checked.biot)});
+        out.warnings.push_back({"biot", {Number{checked.biot, 2}}});
 }
 
 /// What each batch of readings pulls the fit by: (JᵀJ)⁻¹ J_bᵀ r_b. Residuals of a log hang
@@ -299,11 +295,7 @@ Result<Reduction> reduceBlock(const BlockTest& given) {
         cycling = findCycling(*test.air, 1).cycles > 0;
     addWarnings(out, test, *checked, cycling);
     addFieldNumbers(out, test, *spread);
-    out.sentence = fmt::format(
-        "It heats a block like an oven at {} with {} (dry; food gets less).",
-        printTemperature(Temperature::kelvin(out.quantities[0].value), TemperatureUnit::celsius,
-                         halfWidth95(out.quantities[0])),
-        printPlusMinus(out.quantities[1].value, halfWidth95(out.quantities[1]), "W/m²K", 1));
+    out.found.push_back({"block", {pointOf(out.quantities[0]), estimateOf(out.quantities[1])}});
     return out;
 }
 

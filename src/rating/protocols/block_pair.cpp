@@ -122,15 +122,8 @@ void addWords(Reduction& out) {
     const Quantity &walls = out.quantities[radiant], &h = out.quantities[convective],
                    &t = out.quantities[air];
     if (std::abs(walls.value - t.value) < 2 * walls.u)
-        out.warnings.push_back({"not_split",
-                                "air and walls cannot be told apart here: the effective "
-                                "temperature says all there is"});
-    out.sentence = fmt::format(
-        "What radiates is at {}; the air is at {}, with a heat transfer of {}.",
-        printTemperature(Temperature::kelvin(walls.value), TemperatureUnit::celsius,
-                         halfWidth95(walls)),
-        printTemperature(Temperature::kelvin(t.value), TemperatureUnit::celsius, halfWidth95(t)),
-        printPlusMinus(h.value, halfWidth95(h), "W/m²K", 1));
+        out.warnings.push_back({"not_split"});
+    out.found.push_back({"block_pair", {pointOf(walls), pointOf(t), estimateOf(h)}});
 }
 
 } // namespace

@@ -57,10 +57,9 @@ Result<Reduction> reduceBoilOff(const BoilOff& test) {
     addFieldNumber(out, *spread, 0, {kitchen::Face::all, kitchen::Term::power}, placed);
     const Quantity& q = out.quantities.front();
     if (q.u > 0.1 * q.value)
-        out.warnings.push_back({"little_lost", fmt::format("only {:.0f} g boiled away: boil longer",
-                                                           (test.startKg - test.endKg) * 1000)});
-    out.sentence = fmt::format("It boils water with {}.",
-                               printPlusMinus(q.value / 1000, halfWidth95(q) / 1000, "kW"));
+        out.warnings.push_back(
+            {"little_lost", {Number{(test.startKg - test.endKg) * 1000, 0, "g"}}});
+    out.found.push_back({"boil_off", {estimateOf(q)}});
     return out;
 }
 

@@ -34,10 +34,7 @@ Result<Fall> fallOf(const BurnDown& t) {
     out.peakK = *top;
     const double fell = *top - smooth.value.back();
     if (fell < kLeastFallK)
-        return fail(Errc::refused,
-                    "it has fallen by only {} since its peak: log on until it is colder than you "
-                    "cook",
-                    {KelvinDelta(fell)});
+        return fail(Errc::refused, {"fell_too_little", {KelvinDelta(fell)}});
     double from = out.peakS;
     for (std::size_t i = 0; i < smooth.size(); ++i)
         if (smooth.timeS[i] > out.peakS && smooth.value[i] > *top - kFromPeakShare * fell)
@@ -110,11 +107,8 @@ Result<Derived> evaluate(const BurnDown& t, std::size_t without, const coals::Bu
         const auto at = crossing(clean, t.targetK, without);
         const auto later = crossing(clean, t.targetK - t.bandK, without);
         if (!at || !later)
-            return fail(
-                Errc::refused,
-                "the fire never falls through {} and {} further: name a temperature between "
-                "its peak and its end",
-                {Temperature::kelvin(t.targetK), KelvinDelta(t.bandK)});
+            return fail(Errc::refused, {"never_falls_through",
+                                        {Temperature::kelvin(t.targetK), KelvinDelta(t.bandK)}});
         passed = at->atS - start - t.probeLagS;
         falling = at->slopeK_s * 60;
         feedAt = later->atS - at->atS;
@@ -168,16 +162,11 @@ void addField(Reduction& out, const BurnDown& t, const Fall& fall, const coals::
 void addSentence(Reduction& out, const BurnDown& t) {
     const auto& q = out.quantities;
     if (t.targetK > 0)
-        out.sentence = fmt::format(
-            "It falls through {} after {}, at {} a minute; feed it {} later.",
-            printTemperature(Temperature::kelvin(t.targetK), TemperatureUnit::celsius),
-            printDuration(q[0].value), printPlusMinus(-q[5].value, halfWidth95(q[5]), "K", 1),
-            printDuration(q[6].value));
+        out.found.push_back({"burn_down_target",
+                             {Temperature::kelvin(t.targetK), Seconds{q[0].value},
+                              Estimate{-q[5].value, halfWidth95(q[5]), "K"}, Seconds{q[6].value}}});
     else
-        out.sentence = fmt::format("It peaks at {} after {}.",
-                                   printTemperature(Temperature::kelvin(q[0].value),
-                                                    TemperatureUnit::celsius, halfWidth95(q[0])),
-                                   printDuration(q[1].value));
+        out.found.push_back({"burn_down_peak", {pointOf(q[0]), Seconds{q[1].value}}});
 }
 
 /// In the order of `evaluate`.

@@ -40,16 +40,15 @@ Result<void> checkSpots(const CavityMap& t) {
     return {};
 }
 
-std::string sentenceOf(const Reduction& out, const std::vector<double>& level,
-                       const std::vector<std::string>& places) {
+Finding foundIn(const Reduction& out, const std::vector<double>& level,
+                const std::vector<std::string>& places) {
     const auto [low, high] = std::minmax_element(level.begin(), level.end());
-    return fmt::format("{} places are at {} on average; {} is hottest, {} coldest, {} apart.",
-                       level.size(),
-                       printTemperature(Temperature::kelvin(out.quantities[0].value),
-                                        TemperatureUnit::celsius, halfWidth95(out.quantities[0])),
-                       places[static_cast<std::size_t>(high - level.begin())],
-                       places[static_cast<std::size_t>(low - level.begin())],
-                       printPlusMinus(*high - *low, halfWidth95(out.quantities[1]), "K"));
+    const auto placeOf = [&](auto at) {
+        return Name{places[static_cast<std::size_t>(at - level.begin())]};
+    };
+    return Finding{"cavity_map",
+                   {Number{static_cast<double>(level.size())}, pointOf(out.quantities[0]),
+                    placeOf(high), placeOf(low), estimateOf(out.quantities[1])}};
 }
 
 } // namespace
@@ -114,7 +113,7 @@ Result<Reduction> reduceCavityMap(const CavityMap& test) {
                          {"logger, all probes alike", t.uCommonK},
                          {"probe against probe", t.uEachK / std::sqrt(n)}};
     out.fit = all;
-    out.sentence = sentenceOf(out, level, places);
+    out.found.push_back(foundIn(out, level, places));
     return out;
 }
 

@@ -106,8 +106,9 @@ Result<void> checkRuns(const CoalCount& t) {
                                 t.under.size(), t.lid.size(), t.insideK.size()));
     for (std::size_t i = 0; i < t.insideK.size(); ++i)
         if (t.insideK[i] < t.ambientK || t.insideK[i] > 700)
-            return fail(Errc::refused, fmt::format("run {}: {{}} inside cannot be right", i + 1),
-                        {Temperature::kelvin(t.insideK[i])});
+            return fail(Errc::refused,
+                        {"run_cannot_be",
+                         {Number{static_cast<double>(i + 1)}, Temperature::kelvin(t.insideK[i])}});
     return {};
 }
 
@@ -151,16 +152,10 @@ Result<Reduction> reduceCoalCount(const CoalCount& given) {
         out.residuals.value.push_back(test.insideK[i] - out.fit.value.back());
     }
     const Quantity &u = out.quantities[0], &l = out.quantities[1];
-    out.sentence = sharesDiffer(test)
-                       ? fmt::format("A coal under it is worth {}, one on the lid {}.",
-                                     printPlusMinus(u.value, halfWidth95(u), "K", 1),
-                                     printPlusMinus(l.value, halfWidth95(l), "K", 1))
-                       : fmt::format("A coal is worth {} on average.",
-                                     printPlusMinus(u.value, halfWidth95(u), "K", 1));
+    out.found.push_back(sharesDiffer(test) ? Finding{"coal_count", {estimateOf(u), estimateOf(l)}}
+                                           : Finding{"coal_count_alike", {estimateOf(u)}});
     if (!sharesDiffer(test))
-        out.warnings.push_back({"one_share",
-                                "every run had the same share on the lid: under and lid cannot "
-                                "be told apart; try one run with another share"});
+        out.warnings.push_back({"one_share"});
     return out;
 }
 

@@ -94,10 +94,10 @@ void addWeighed(Reduction& out, const Spread& spread) {
     addFieldNumber(out, spread, 1, {Face::bottom, Term::plateLoss}, placed);
     addFieldNumber(out, spread, 2, {Face::bottom, Term::plateHeatCapacity}, placed);
     const Quantity& q = out.quantities.front();
-    out.sentence =
-        fmt::format("Every square metre of the plate gets {} and loses {} to the room.",
-                    printPlusMinus(q.value / 1000, halfWidth95(q) / 1000, "kW"),
-                    printPlusMinus(out.quantities[1].value, halfWidth95(out.quantities[1]), "W/K"));
+    out.found.push_back(
+        {"dry_preheat",
+         {Estimate{q.value, halfWidth95(q), "W"},
+          Estimate{out.quantities[1].value, halfWidth95(out.quantities[1]), "W/K"}}});
 }
 
 } // namespace
@@ -108,8 +108,8 @@ Result<Reduction> reduceDryPreheat(const DryPreheat& test) {
     const Series all = between(test.plate, -1e300, 1e300);
     const auto [low, high] = std::minmax_element(all.value.begin(), all.value.end());
     if (*high - *low < kLeastRiseK)
-        return fail(Errc::refused, "it rose by only {}: heat it by at least {}",
-                    {KelvinDelta(*high - *low), KelvinDelta(kLeastRiseK)});
+        return fail(Errc::refused, {"plate_rose_too_little",
+                                    {KelvinDelta(*high - *low), KelvinDelta(kLeastRiseK)}});
     const auto spread = spreadOf(test, inputs(), kHeating + kCooling, 2, evaluate);
     if (!spread)
         return tl::unexpected(spread.error());
@@ -119,11 +119,10 @@ Result<Reduction> reduceDryPreheat(const DryPreheat& test) {
         addWeighed(out, *spread);
     } else {
         addQuantities(out, *spread, {{"heating_K_s", "K/s"}, {"loss_per_s", "1/s"}});
-        out.sentence = fmt::format(
-            "Cold, it heats by {} a minute. Weigh it to learn the watts.",
-            printPlusMinus(out.quantities[0].value * 60, halfWidth95(out.quantities[0]) * 60, "K"));
-        out.warnings.push_back({"not_weighed", "power and loss are known per heat capacity only: "
-                                               "the plate was not weighed"});
+        out.found.push_back(
+            {"dry_preheat_unweighed",
+             {Estimate{out.quantities[0].value * 60, halfWidth95(out.quantities[0]) * 60, "K"}}});
+        out.warnings.push_back({"not_weighed"});
     }
     return out;
 }

@@ -44,11 +44,10 @@ std::optional<coals::CoalBed> bedOf(const std::vector<kitchen::Control>& control
     return bed ? std::optional(*bed) : std::nullopt;
 }
 
-std::string bedWords(const coals::CoalBed& bed, double heightM) {
-    return fmt::format(
-        "With its other heights: the bed acts {:.0f} mm across and sends out {:.0f} kW/m²; a face "
-        "half as high again would get {:.0f} kW/m².",
-        2000 * bed.radiusM, bed.emissionW_m2 / 1000, coals::irradiation(bed, 1.5 * heightM) / 1000);
+Finding bedFinding(const coals::CoalBed& bed, double heightM) {
+    return Finding{"coal_bed",
+                   {Metres{2 * bed.radiusM}, Number{bed.emissionW_m2 / 1000, 0, "kW/m²"},
+                    Number{coals::irradiation(bed, 1.5 * heightM) / 1000, 0, "kW/m²"}}};
 }
 
 } // namespace dynamet::rating

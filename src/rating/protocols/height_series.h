@@ -5,6 +5,7 @@
 
 #include "coals/placement.h"
 #include "kitchen/setting.h"
+#include "quantity/finding.h"
 
 #include <optional>
 #include <string>
@@ -24,8 +25,9 @@ struct HeightTest {
 std::optional<coals::CoalBed> bedOf(const std::vector<kitchen::Control>& controls,
                                     const kitchen::Setting& like,
                                     const std::vector<HeightTest>& tests);
-/// What a cook reads of it: how wide the bed acts, what it sends out, and what arrives at a height.
-std::string bedWords(const coals::CoalBed& bed, double heightM);
+/// What a cook reads of it: how wide the bed acts, what it sends out, and what would arrive half as
+/// high again.
+Finding bedFinding(const coals::CoalBed& bed, double heightM);
 /// The grate's height of a setting, m; nullopt when the appliance has none.
 std::optional<double> grateHeightM(const std::vector<kitchen::Control>& controls,
                                    const kitchen::Setting& setting);

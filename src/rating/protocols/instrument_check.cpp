@@ -99,9 +99,7 @@ Result<Reduction> reduceInstrumentCheck(const InstrumentCheck& test) {
             out.quantities.push_back(makeQuantity("response_s", *tau, "s", 0.1 * *tau, 1e9, 0));
     fillCovariance(out);
     const Quantity &ice = out.quantities[0], &boil = out.quantities[2];
-    out.sentence = fmt::format("Add {} in ice water and {} in boiling water to what it reads.",
-                               printPlusMinus(ice.value, halfWidth95(ice), "K", 1),
-                               printPlusMinus(boil.value, halfWidth95(boil), "K", 1));
+    out.found.push_back({"instrument_check", {estimateOf(ice), estimateOf(boil)}});
     return out;
 }
 

@@ -75,8 +75,7 @@ Result<Course> courseOf(const LoadDip& t) {
         return fail(Errc::refused, "leave the load on for at least four minutes");
     const double lowest = *std::min_element(plate.value.begin(), plate.value.end());
     if (out.plateBeforeK - lowest < kLeastDipK)
-        return fail(Errc::refused, "the plate dipped by only {}: use a bigger load",
-                    {KelvinDelta(out.plateBeforeK - lowest)});
+        return fail(Errc::refused, {"dip_too_small", {KelvinDelta(out.plateBeforeK - lowest)}});
     for (std::size_t i = 0; i <= kStretches; ++i) {
         const double share = static_cast<double>(i) / kStretches;
         const double at = out.dipS + (last - out.dipS) * share * share; // finer where it is fast
@@ -202,10 +201,7 @@ void finishMetal(Reduction& out, const Spread& spread) {
     addFieldNumber(out, spread, 1, {Face::bottom, Term::plateFlux}, placed);
     addFieldNumber(out, spread, 2, {Face::bottom, Term::plateLoss}, placed);
     const Quantity &c = out.quantities[0], &q = out.quantities[1];
-    out.sentence = fmt::format("The plate stores {} per kelvin and square metre; its burner "
-                               "gives {}.",
-                               printPlusMinus(c.value / 1000, halfWidth95(c) / 1000, "kJ"),
-                               printPlusMinus(q.value / 1000, halfWidth95(q) / 1000, "kW/m²"));
+    out.found.push_back({"load_dip", {Estimate{c.value, halfWidth95(c), "J"}, estimateOf(q)}});
 }
 
 void finishStone(Reduction& out, const Spread& spread) {
@@ -217,8 +213,7 @@ void finishStone(Reduction& out, const Spread& spread) {
                                 kitchen::Provenance::measured,
                                 "",
                                 ""});
-    out.sentence = fmt::format("The floor's effusivity is {}.",
-                               printPlusMinus(e.value, halfWidth95(e), "W s½/m²K"));
+    out.found.push_back({"floor_dip", {estimateOf(e)}});
 }
 
 } // namespace
@@ -241,9 +236,8 @@ Result<Reduction> reduceLoadDip(const LoadDip& test) {
     else
         finishMetal(out, *spread);
     if (test.loadAreaM2 < 0.017)
-        out.warnings.push_back({"small_load", "a load under 150 mm across draws heat from the "
-                                              "plate around it: the numbers are too large"});
-    out.warnings.push_back({"contact", "contact is this load's: food's own stays assumed"});
+        out.warnings.push_back({"small_load", {Metres{0.15}}});
+    out.warnings.push_back({"contact"});
     return out;
 }
 

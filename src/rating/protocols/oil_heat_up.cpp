@@ -70,8 +70,9 @@ Result<Reduction> reduceOilHeatUp(const OilHeatUp& test) {
         return tl::unexpected(ok.error());
     const Series part = window(test);
     if (part.size() < 3 * kBatches || part.value.back() < test.toK - 15)
-        return fail(Errc::refused, "the oil does not pass from {} to {} in this log",
-                    {Temperature::kelvin(test.fromK), Temperature::kelvin(test.toK)});
+        return fail(Errc::refused,
+                    {"oil_window_not_passed",
+                     {Temperature::kelvin(test.fromK), Temperature::kelvin(test.toK)}});
     const auto spread = spreadOf(test, inputs(test), kBatches, 1, evaluate);
     if (!spread)
         return tl::unexpected(spread.error());
@@ -93,8 +94,7 @@ Result<Reduction> reduceOilHeatUp(const OilHeatUp& test) {
         model.push_back(k);
     }
     addFit(out, part, model);
-    out.sentence = fmt::format("It puts {} into the oil.",
-                               printPlusMinus(q.value / 1000, halfWidth95(q) / 1000, "kW"));
+    out.found.push_back({"oil_heat_up", {estimateOf(q)}});
     return out;
 }
 

@@ -132,11 +132,11 @@ Result<Reduction> reduceOneFaceBlock(const OneFaceBlock& test) {
     const Series clean = between(test.block, -1e300, 1e300);
     const double highest = *std::max_element(clean.value.begin(), clean.value.end());
     if (test.limitK && highest >= *test.limitK)
-        return fail(Errc::refused, "the block's probe is at its limit of {}: take it away sooner",
-                    {Temperature::kelvin(*test.limitK)});
+        return fail(Errc::refused, {"face_at_limit", {Temperature::kelvin(*test.limitK)}});
     if (highest - clean.value.front() < kLeastRiseK)
-        return fail(Errc::refused, "the block rose by only {}: leave it until it has risen by {}",
-                    {KelvinDelta(highest - clean.value.front()), KelvinDelta(kLeastRiseK)});
+        return fail(Errc::refused,
+                    {"face_rose_too_little",
+                     {KelvinDelta(highest - clean.value.front()), KelvinDelta(kLeastRiseK)}});
     const auto spread = spreadOf(test, inputs(test.coefficientKnown), kBatches, 3, evaluate);
     if (!spread)
         return tl::unexpected(spread.error().in("the block's log cannot be fitted"));
@@ -154,9 +154,7 @@ Result<Reduction> reduceOneFaceBlock(const OneFaceBlock& test) {
     addFit(out, points, model);
     addFieldNumbers(out, *spread, test);
     const Quantity& q = out.quantities.front();
-    out.sentence =
-        fmt::format("A cold face {} takes {}.", test.fromBelow ? "looking down" : "looking up",
-                    printPlusMinus(q.value / 1000, halfWidth95(q) / 1000, "kW/m²"));
+    out.found.push_back({test.fromBelow ? "face_down" : "face_up", {estimateOf(q)}});
     return out;
 }
 

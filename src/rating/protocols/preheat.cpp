@@ -35,12 +35,9 @@ double stillCreeping(const std::vector<double>& batches) {
 tl::unexpected<Error> neverSettled(const Series& air, const SettledRule& rule) {
     constexpr double kHourS = 3600;
     const double minutes = (air.timeS.back() - air.timeS.front()) / 60;
-    return fail(Errc::refused,
-                fmt::format("it never settled in {:.0f} min of readings (the mean still moves more "
-                            "than {{}} an hour): log on for at least two whole cycles after it has "
-                            "stopped climbing",
-                            minutes),
-                {KelvinDelta(rule.slopeLimitPerS * kHourS)});
+    return fail(
+        Errc::refused,
+        {"never_settled", {Number{minutes, 0, "min"}, KelvinDelta(rule.slopeLimitPerS * kHourS)}});
 }
 
 Result<void> checkLimit(const Preheat& test, const Series& air) {
@@ -49,10 +46,8 @@ Result<void> checkLimit(const Preheat& test, const Series& air) {
                                         [&](double v) { return v >= *test.limitK; });
         if (over > 0)
             return fail(Errc::refused,
-                        fmt::format("{} readings are at the probe's limit of {{}}: they only say "
-                                    "\"at least\"; use another instrument or a lower setting",
-                                    over),
-                        {Temperature::kelvin(*test.limitK)});
+                        {"readings_at_limit",
+                         {Number{static_cast<double>(over)}, Temperature::kelvin(*test.limitK)}});
     }
     return {};
 }
@@ -67,7 +62,7 @@ void addAgainstDial(Reduction& out, double setK, double uBiasK, const Series& ai
             air.timeS[static_cast<std::size_t>(reached - air.value.begin())] - air.timeS.front(),
             "s", step / 2, 1e9, 0));
     else
-        out.warnings.push_back({"never_reached", "it never reached what the dial says"});
+        out.warnings.push_back({"never_reached"});
     const double highest = *std::max_element(air.value.begin(), air.value.end());
     out.quantities.push_back(
         makeQuantity("overshoot_K", std::max(0.0, highest - setK), "K", 0.3, 1e9, uBiasK));
@@ -103,16 +98,13 @@ void addFieldNumbers(Reduction& out, const Preheat& test, const Quantity& q) {
                                     "measured"});
 }
 
-std::string sentenceOf(const Preheat& test, const Quantity& q, double settledAfterS) {
-    const std::string at = printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius,
-                                            halfWidth95(q)),
-                      after = printDuration(settledAfterS);
+Finding foundIn(const Preheat& test, const Quantity& q, double settledAfterS) {
     if (!test.setK)
-        return fmt::format("It settles at {}, after {}.", at, after);
+        return Finding{"preheat", {pointOf(q), Seconds{settledAfterS}}};
     const double offset = q.value - *test.setK;
-    return fmt::format("Set to {}, it settles at {}: {} K {} the dial, after {}.",
-                       printTemperature(Temperature::kelvin(*test.setK), TemperatureUnit::celsius),
-                       at, printFixed(std::abs(offset), 0), offset < 0 ? "below" : "above", after);
+    return {offset < 0 ? "preheat_below" : "preheat_above",
+            {Temperature::kelvin(*test.setK), pointOf(q), KelvinDelta(std::abs(offset)),
+             Seconds{settledAfterS}}};
 }
 
 } // namespace
@@ -159,7 +151,7 @@ Result<Reduction> reducePreheat(const Preheat& test) {
     const Quantity& level = out.quantities.front(); // the dial adds nothing to its offset's ±
     fillCovariance(out, {{level.name, "offset_K", level.u * level.u}});
     const Quantity& q = out.quantities.front();
-    out.sentence = sentenceOf(test, q, settled->atS - start);
+    out.found.push_back(foundIn(test, q, settled->atS - start));
     addFieldNumbers(out, test, q);
     return out;
 }

@@ -50,8 +50,8 @@ double probeReadingK(double airK, double radiantK, double diameterM) {
 
 Result<Spread> splitProbes(const ProbePair& pair) {
     if (pair.thickM < kLeastRatio * pair.thinM)
-        return fail(Errc::refused, "{} and {} are too similar to split air from radiation",
-                    {Metres{pair.thinM}, Metres{pair.thickM}});
+        return fail(Errc::refused,
+                    {"probes_too_similar", {Metres{pair.thinM}, Metres{pair.thickM}}});
     const std::vector<Influence<Moved>> inputs{
         {"thin probe", [](Moved& m, double s) { m.pair.thinK += s * m.pair.uEachK; }},
         {"thick probe", [](Moved& m, double s) { m.pair.thickK += s * m.pair.uEachK; }},

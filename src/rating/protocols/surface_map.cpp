@@ -95,10 +95,7 @@ Result<Reduction> reduceSurfaceMap(const SurfaceMap& test) {
     }
     const Quantity& q = out.quantities.front();
     addFieldNumbers(out, test.surface, q);
-    out.sentence = fmt::format(
-        "The surface is at {} on average, {:.0f} K from its coldest to its hottest spot.",
-        printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius, halfWidth95(q)),
-        out.quantities[1].value);
+    out.found.push_back({"surface_map", {pointOf(q), KelvinDelta(out.quantities[1].value)}});
     return out;
 }
 

@@ -66,16 +66,14 @@ double shareOfEvaporation(const WaterHeatUp& test, const Series& inside) {
 Result<Window> findWindow(const WaterHeatUp& test) {
     const double boiling = boilingPoint(test.pressurePa).kelvin();
     if (test.toK > boiling - 5)
-        return fail(Errc::refused, "water boils at {} here: end the window at least {} below",
-                    {Temperature::kelvin(boiling), KelvinDelta(5)});
+        return fail(Errc::refused,
+                    {"window_at_boil", {Temperature::kelvin(boiling), KelvinDelta(5)}});
     const BlockMeans blocks = blockMeans(between(test.water, -1e300, 1e300), 400);
     const auto from = passes(blocks.means, test.fromK), to = passes(blocks.means, test.toK);
     if (!from || !to)
-        return fail(
-            Errc::refused,
-            "the water does not pass from {} to {} in this log: log on until it does, or choose "
-            "another window",
-            {Temperature::kelvin(test.fromK), Temperature::kelvin(test.toK)});
+        return fail(Errc::refused,
+                    {"water_window_not_passed",
+                     {Temperature::kelvin(test.fromK), Temperature::kelvin(test.toK)}});
     Window out;
     const double start = std::max(*from, blocks.means.timeS.front() + test.hobLagS);
     out.readings = between(blocks.means, start, *to);
@@ -84,10 +82,9 @@ Result<Window> findWindow(const WaterHeatUp& test) {
     out.riseK = test.toK - valueAt(blocks.means, start);
     if (out.readings.size() < kLogged)
         return fail(Errc::refused,
-                    fmt::format("only {} readings between {{}} and {{}}: log faster or heat more "
-                                "water",
-                                out.readings.size()),
-                    {Temperature::kelvin(test.fromK), Temperature::kelvin(test.toK)});
+                    {"window_too_thin",
+                     {Number{static_cast<double>(out.readings.size())},
+                      Temperature::kelvin(test.fromK), Temperature::kelvin(test.toK)}});
     out.evaporatedShare = shareOfEvaporation(test, out.readings);
     return out;
 }
@@ -149,9 +146,7 @@ void addEfficiency(Reduction& out, const WaterHeatUp& test, double seconds) {
                                           efficiency * power.uTypeA / power.value, kBatches - 1.0,
                                           efficiency * relative));
     if (efficiency > 0.97)
-        out.warnings.push_back(
-            {"efficiency_too_high",
-             "more heat than energy went in: check the meter, the water and the pot"});
+        out.warnings.push_back({"efficiency_too_high"});
 }
 
 struct Slope {
@@ -242,14 +237,12 @@ Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
     addFit(out, test, *window, stored + lost);
     addEfficiency(out, test, window->seconds);
     if (!test.lid && test.evaporatedKg == 0)
-        out.warnings.push_back({"not_weighed", "without a lid, weigh the pot before and after: the "
-                                               "steam that left is missing from the power"});
+        out.warnings.push_back({"steam_not_weighed"});
     const Quantity& q = out.quantities.front();
     const Quantity* efficiency = find(out, "efficiency");
     fillCovariance(
         out, {{q.name, "efficiency", efficiency ? q.u * q.u * efficiency->value / q.value : 0}});
-    out.sentence = fmt::format("It puts {} into the water and the pot.",
-                               printPlusMinus(q.value / 1000, halfWidth95(q) / 1000, "kW"));
+    out.found.push_back({"water_heat_up", {estimateOf(q)}});
     out.fieldNumbers.push_back({{kitchen::Face::all, kitchen::Term::power},
                                 q.value,
                                 q.u,

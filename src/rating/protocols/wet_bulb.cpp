@@ -35,8 +35,7 @@ void addVapour(Reduction& reduction, const Series& log, double dryK, double pres
         }
     }
     if (steadiest > 1.0 / 60 || wetK > 372) {
-        reduction.warnings.push_back(
-            {"wick", "the wet probe never stood still: the wick was dry, or the log too short"});
+        reduction.warnings.push_back({"wick"});
         return;
     }
     const double p = vapourPa(dryK, wetK, pressurePa);

@@ -65,12 +65,10 @@ Reduction lowerBound(const ZoneSweep& test, std::size_t censored) {
         makeQuantity("operative_K", test.limitK, "K", test.accuracyK, 1e9, test.placementK);
     q.bound = Bound::lower;
     out.quantities.push_back(q);
-    out.sentence = fmt::format(
-        "The zone is at least {}: all {} readings are at the probe's limit.",
-        printTemperature(Temperature::kelvin(test.limitK), TemperatureUnit::celsius), censored);
-    out.warnings.push_back({"censored",
-                            "use an instrument with a higher limit to get a value; a probe "
-                            "past its limit can be ruined"});
+    out.found.push_back(
+        {"zone_at_least",
+         {Temperature::kelvin(test.limitK), Number{static_cast<double>(censored)}}});
+    out.warnings.push_back({"all_at_limit"});
     fillCovariance(out);
     return out;
 }
@@ -159,17 +157,14 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
     out.contributions = {{"spot and scatter", typeA}, {"probe's bias", test.accuracyK}};
     if (drift > 0) {
         out.contributions.push_back({"read early", drift});
-        out.warnings.push_back({"early", "read before 25 min had passed: the ± is wider"});
+        out.warnings.push_back({"early", {Number{25, 0, "min"}}});
     }
     if (split.censored > 0)
-        out.warnings.push_back(
-            {"censored", fmt::format("{} of {} readings are at the probe's limit and "
-                                     "count as \"at least\"",
-                                     split.censored, test.readingsK.size())});
+        out.warnings.push_back({"censored",
+                                {Number{static_cast<double>(split.censored)},
+                                 Number{static_cast<double>(test.readingsK.size())}}});
     fillCovariance(out, {{q.name, "dial_bias_K", -q.u * q.u}});
-    out.sentence = fmt::format(
-        "Food in this zone cooks as at about {} (air and radiation together).",
-        printTemperature(Temperature::kelvin(q.value), TemperatureUnit::celsius, halfWidth95(q)));
+    out.found.push_back({"zone_sweep", {pointOf(q)}});
     addFieldNumbers(out, q);
     if (!test.thickK.empty() && split.censored == 0) {
         if (const auto done = addSplit(out, test, split.measured); !done)

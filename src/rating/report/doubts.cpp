@@ -6,7 +6,6 @@
 #include "kitchen/dial.h"
 
 #include <cmath>
-#include <fmt/format.h>
 
 namespace dynamet::rating {
 namespace {
@@ -56,24 +55,6 @@ std::vector<Doubt> doubtsAbout(const Reduction& reduction, const kitchen::Kitche
         std::abs(found->value - before->value) > kAbsurdK)
         out.push_back({"far_from_others", found->value, before->value});
     return out;
-}
-
-std::string doubtWords(const Doubt& doubt, const kitchen::Appliance& appliance,
-                       const kitchen::Setting& setting, TemperatureUnit unit) {
-    if (doubt.code == "far_from_usual")
-        return fmt::format("{:.2f} kW is far from the {:.2f} kW that are known or usual at {}. Was "
-                           "it really set to that?",
-                           doubt.found / 1e3, doubt.expected / 1e3,
-                           settingLabel(appliance.controls, setting, unit));
-    const std::string found = printTemperature(Temperature::kelvin(doubt.found), unit),
-                      expected = printTemperature(Temperature::kelvin(doubt.expected), unit),
-                      at = settingLabel(appliance.controls, setting, unit);
-    if (doubt.code == "far_from_dial")
-        return fmt::format("{} is far from what the dial says, {}. Was it really set to {}?", found,
-                           expected, at);
-    return fmt::format("{} is far from the {} that the other ratings make of {}. Was it really set "
-                       "to that?",
-                       found, expected, at);
 }
 
 } // namespace dynamet::rating

@@ -21,8 +21,4 @@ std::vector<Doubt> doubtsAbout(const Reduction& reduction, const kitchen::Kitche
                                const kitchen::Appliance& appliance, const kitchen::Setting& setting,
                                const std::string& zone, const std::string& vesselId,
                                const std::string& insertId);
-/// The question in the cook's unit.
-std::string doubtWords(const Doubt& doubt, const kitchen::Appliance& appliance,
-                       const kitchen::Setting& setting, TemperatureUnit unit);
-
 } // namespace dynamet::rating

@@ -43,6 +43,14 @@ Quantity makeQuantity(std::string name, double value, std::string unit, double u
     return {std::move(name), value, std::move(unit), all.u, uTypeA, uTypeB, all.dof, Bound::none};
 }
 
+Estimate estimateOf(const Quantity& quantity) {
+    return {quantity.value, halfWidth95(quantity), quantity.unit};
+}
+
+Estimate pointOf(const Quantity& quantity) {
+    return {quantity.value, halfWidth95(quantity), quantity.unit, true};
+}
+
 void fillCovariance(Reduction& reduction, const std::vector<SharedPart>& shared) {
     const auto& quantities = reduction.quantities;
     const std::size_t n = quantities.size();
@@ -83,10 +91,8 @@ Result<void> checkReadings(const Series& readings, const std::string& what, std:
                                                what, good, leastCount));
     if (outside * 2 > good)
         return fail(Errc::refused,
-                    fmt::format("most readings of {} are outside {{}} to {{}}: is the unit right "
-                                "(°F taken for °C)?",
-                                what),
-                    {Temperature::kelvin(coldestK), Temperature::kelvin(hottestK)});
+                    {"unit_suspected",
+                     {Name{what}, Temperature::kelvin(coldestK), Temperature::kelvin(hottestK)}});
     return {};
 }
 

@@ -33,6 +33,9 @@ struct Quantity {
 };
 /// Half-width of the 95 % interval: t-factor by the effective degrees of freedom.
 double halfWidth95(const Quantity& quantity);
+/// A quantity with its ± for a finding; `pointOf` for one that is a point of the scale.
+Estimate estimateOf(const Quantity& quantity);
+Estimate pointOf(const Quantity& quantity);
 
 /// One part of the uncertainty of the leading quantity, for the bar of causes.
 struct Contribution {
@@ -41,19 +44,13 @@ struct Contribution {
     bool operator==(const Contribution&) const = default;
 };
 
-struct ReductionWarning {
-    std::string code;
-    std::string text;
-    bool operator==(const ReductionWarning&) const = default;
-};
-
 /// What a protocol found in its readings. The first quantity leads.
 struct Reduction {
     std::string protocol;
     std::vector<Quantity> quantities;
     std::vector<double> covariance; ///< row-major over the quantities
-    std::string sentence;
-    std::vector<ReductionWarning> warnings;
+    std::vector<Finding> found;     ///< in words: the first leads
+    std::vector<Finding> warnings;
     std::vector<Contribution> contributions;
     Series fit;       ///< the model through the readings (SI), may be empty
     Series residuals; ///< reading − model

@@ -1,10 +1,11 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "translate/wording.h"
+#include "words/translation_words.h"
 
 #include "translate/school_effects.h"
-#include "translate/stage_words.h"
+#include "words/say.h"
+#include "words/stage_words.h"
 
 #include "food/browning.h"
 #include "food/safety.h"
@@ -16,7 +17,10 @@
 #include <fmt/format.h>
 #include <fmt/ranges.h>
 
-namespace dynamet::translate {
+namespace dynamet::words {
+
+using namespace dynamet::translate;
+
 namespace {
 
 std::string degrees(double kelvin, Units units) {
@@ -106,7 +110,7 @@ std::string crustWords(const Row& row, const cook::Outcome& reference) {
 std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, Units units) {
     std::vector<std::string> out;
     if (!row.reached) {
-        out.push_back("Not reached: " + row.reason);
+        out.push_back("Not reached: " + text(row.reason, units));
         return out;
     }
     if (!row.instruction.byProbe)
@@ -133,7 +137,7 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
         food::crustWord(prepared.outcome.darker()), printThin(row.outcome.rimM, units),
         printThin(prepared.outcome.rimM, units)));
     if (row.rule)
-        out.push_back("By the " + row.rule->words +
+        out.push_back("By the " + ruleWords(row, prepared.request.kitchen, units) +
                       (row.rule->peakK
                            ? ", the core would come to " + degrees(*row.rule->peakK, units)
                            : "") +
@@ -160,11 +164,112 @@ std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& pr
         {"In the danger zone", printDuration(o.dangerS)}};
 }
 
+std::string reasonWords(const Row& row, Units units) {
+    const char* verdict = !row.held    ? "not for this food: "
+                          : !row.known ? "not known: "
+                                       : "not reached: ";
+    return verdict + text(row.reason, units);
+}
+
+std::vector<std::string> warningLines(const Row& row, const Prepared& prepared, Units units) {
+    std::vector<std::string> out;
+    const auto& piece = prepared.request.recipe.piece;
+    for (const Finding& warning : row.warnings)
+        out.push_back(warning.code == "below_minimum"
+                          ? safetyWords(food::judgeSafety(piece.food, piece.form, row.outcome.peakK,
+                                                          row.outcome.kills),
+                                        units)
+                          : say(warning, units));
+    if (row.windowless)
+        out.push_back(text(*row.windowless, units));
+    return out;
+}
+
+std::string ruleWords(const Row& row, const kitchen::Kitchen& kitchen, Units units) {
+    const auto* a = findAppliance(kitchen, row.target.applianceId);
+    if (!a || !row.rule)
+        return "";
+    return fmt::format("rule of thumb: {}, {}",
+                       settingLabel(a->controls, row.rule->setting, units.temperature()),
+                       row.rule->timeFactor == 1  ? "the recipe's time"
+                       : row.rule->timeFactor < 1 ? "a fifth less time"
+                                                  : "a quarter more time");
+}
+
+namespace {
+
+std::string pullAndTime(const cook::Outcome& outcome, Units units) {
+    return "pull at " + degrees(printedPull(outcome.pullK, units.fahrenheit), units) + ", about " +
+           printDuration(roundedDownTime(outcome.pullS)) + ".";
+}
+
+} // namespace
+
+std::vector<std::string> detailLines(const RowDetail& detail, Units units) {
+    std::vector<std::string> out;
+    if (detail.roundless)
+        out.push_back("Rounds: " + text(*detail.roundless, units) + ".");
+    for (std::size_t i = 1; i < detail.rounds.size(); ++i) {
+        const cook::Round& round = detail.rounds[i];
+        std::string line = fmt::format("Round {}: ", i + 1);
+        if (std::isfinite(round.plateStartK))
+            line += "the plate is at " + degrees(round.plateStartK, units) + " as it goes on; ";
+        out.push_back(line + pullAndTime(round.outcome, units));
+    }
+    for (const RowDetail::Companion& other : detail.companions)
+        out.push_back("The piece of " + printLength(other.thicknessM, units.inches) + ": " +
+                      (other.outcome ? pullAndTime(*other.outcome, units)
+                                     : text(other.outcome.error(), units) + "."));
+    return out;
+}
+
+namespace {
+
+/// A limit is printed to the tenth: the official ones are whole °F.
+std::string limitWords(double kelvin, Units units) {
+    const Temperature t = Temperature::kelvin(kelvin);
+    return units.fahrenheit ? fmt::format("{} °F", printFixed(t.fahrenheit(), 0))
+                            : fmt::format("{} °C", printFixed(t.celsius(), 1));
+}
+
+/// Whether time has done what the minimum asks by temperature, organism by organism.
+std::string byTimeWords(const food::SafetyVerdict& verdict, Units units) {
+    std::string out;
+    for (const auto& by : verdict.byTime)
+        out += by.holdS == 0 ? fmt::format("; by time this cook gives {:.1f} log reductions of {}",
+                                           by.logs, by.organism)
+                             : fmt::format("; about {} at {} would give the same reduction of {}",
+                                           printDuration(by.holdS),
+                                           limitWords(verdict.peakK, units), by.organism);
+    return out;
+}
+
+} // namespace
+
+std::string safetyWords(const food::SafetyVerdict& verdict, Units units) {
+    if (!verdict.minimum)
+        return "no official minimum for this food; wash and cook as local codes say";
+    const std::string rest = verdict.minimum->holdS > 0
+                                 ? fmt::format(" + {} rest", printDuration(verdict.minimum->holdS))
+                                 : "";
+    const std::string limit = limitWords(verdict.minimum->kelvin, units) + rest;
+    if (!verdict.below)
+        return fmt::format("reaches the official {} ({}, {}); local codes decide", limit,
+                           verdict.foodClass, food::word(verdict.form));
+    std::string out =
+        fmt::format("{} is below the official {} for {}, {}", limitWords(verdict.peakK, units),
+                    limit, verdict.foodClass, food::word(verdict.form));
+    out += byTimeWords(verdict, units);
+    if (verdict.form != food::Form::intact)
+        out += "; the inside of such a piece can carry bacteria";
+    return out + ". Local codes or a licensed authority decide";
+}
+
 std::string safetyLine(const Prepared& prepared, Units units) {
     const auto& piece = prepared.request.recipe.piece;
-    const auto verdict = food::judgeSafety(piece.food, piece.form, prepared.outcome.peakK,
-                                           prepared.outcome.kills, units.fahrenheit);
-    return verdict.below ? "! " + verdict.text : verdict.text;
+    const auto verdict =
+        food::judgeSafety(piece.food, piece.form, prepared.outcome.peakK, prepared.outcome.kills);
+    return (verdict.below ? "! " : "") + safetyWords(verdict, units);
 }
 
 std::string referenceWords(const Request& request, Units units) {
@@ -179,7 +284,7 @@ std::string pieceWords(const Request& request, Units units) {
 }
 
 std::string readWords(const Prepared& prepared) {
-    return fmt::format("core, {} ({})", food::words(prepared.request.recipe.goal.readAt),
+    return fmt::format("core, {} ({})", food::phraseOf(prepared.request.recipe.goal.readAt),
                        prepared.request.recipe.goal.words);
 }
 
@@ -196,36 +301,4 @@ CutWords cutWords(const cook::Outcome& o, Units units) {
                         printFixed(o.rimShare * 100, 0))};
 }
 
-double momentAt(double lastS, int place, int places) {
-    return lastS * place / places;
-}
-
-std::vector<AxisMark> axisMarks(double endS, int most) {
-    std::vector<AxisMark> out;
-    for (double step : {10.0, 30.0, 60.0, 120.0, 300.0, 600.0, 900.0, 1800.0, 3600.0, 7200.0,
-                        14400.0, 28800.0, 86400.0}) {
-        if (endS / step > std::max(most, 2))
-            continue;
-        for (double at = 0; at <= endS; at += step)
-            out.push_back({at / endS, at == 0 ? "0" : printDuration(at)});
-        break;
-    }
-    return out;
-}
-
-double axisEndS(const std::vector<Row>& rows) {
-    double end = 600;
-    for (const Row& row : rows) {
-        if (!row.reached)
-            continue;
-        end = std::max(end, row.outcome.pullS);
-        if (row.window) {
-            end = std::max(end, row.window->latestS.value_or(row.window->expectS * 1.3));
-        }
-        if (row.rule)
-            end = std::max(end, row.rule->seconds);
-    }
-    return end * 1.03;
-}
-
-} // namespace dynamet::translate
+} // namespace dynamet::words

@@ -4,18 +4,21 @@
 #pragma once
 
 #include "quantity/print.h"
-#include "rating/uncertainty/reduction.h"
+#include "rating/report/doubts.h"
 
-namespace dynamet::rating {
+namespace dynamet::words {
 
-/// The plain sentence of a reduction in the cook's unit.
-std::string sentenceFor(const Reduction& reduction, TemperatureUnit unit);
+/// What was found, in plain sentences.
+std::string foundWords(const rating::Reduction& reduction, Units units);
+/// The question that a doubt asks.
+std::string doubtWords(const rating::Doubt& doubt, const kitchen::Appliance& appliance,
+                       const kitchen::Setting& setting, TemperatureUnit unit);
 /// The numbers as a cook reads them: name and "value ± (95 %) unit".
-std::vector<std::pair<std::string, std::string>> numberLines(const Reduction& reduction,
+std::vector<std::pair<std::string, std::string>> numberLines(const rating::Reduction& reduction,
                                                              TemperatureUnit unit);
 /// Why the rate sheet shows another number than the test found: it merges air and walls as food
 /// feels them, and with what else is known. Empty when the two agree within a degree.
-std::string sheetWords(const Reduction& reduction, const kitchen::Representative& sheet,
+std::string sheetWords(const rating::Reduction& reduction, const kitchen::Representative& sheet,
                        TemperatureUnit unit);
 /// "Zone", "Power": what a cook calls a quantity of the book.
 std::string quantityWords(const std::string& name);
@@ -27,6 +30,6 @@ std::string shownUnit(const std::string& name, const std::string& unit,
                       TemperatureUnit temperature);
 /// Shares of the variance, largest first, what is left over as "other".
 std::vector<std::pair<std::string, double>>
-varianceShares(const std::vector<Contribution>& contributions, std::size_t most);
+varianceShares(const std::vector<rating::Contribution>& contributions, std::size_t most);
 
-} // namespace dynamet::rating
+} // namespace dynamet::words

@@ -1,7 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "translate/stage_words.h"
+#include "words/stage_words.h"
 
 #include "quantity/parse_duration.h"
 #include "quantity/print.h"
@@ -9,7 +9,10 @@
 #include <cmath>
 #include <fmt/format.h>
 
-namespace dynamet::translate {
+namespace dynamet::words {
+
+using namespace dynamet::translate;
+
 namespace {
 
 std::string waitWords(const recipe::Stage& stage) {
@@ -112,4 +115,4 @@ std::vector<std::string> movableWords(const Request& request) {
     return out;
 }
 
-} // namespace dynamet::translate
+} // namespace dynamet::words

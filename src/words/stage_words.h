@@ -3,9 +3,9 @@
 
 #pragma once
 
-#include "translate/wording.h"
+#include "words/translation_words.h"
 
-namespace dynamet::translate {
+namespace dynamet::words {
 
 /// "Deck oven, middle, 120 °C, steel pan": appliance, zone where it has several, setting, vessel.
 std::string placeWords(const kitchen::Kitchen& kitchen, const recipe::Place& place, Units units);
@@ -15,13 +15,14 @@ std::string endWords(const recipe::StageEnd& end, Units units);
 
 /// The recipe's stages as they were written, one line each; one line without number for a recipe of
 /// a single stage.
-std::vector<std::string> writtenStageLines(const Request& request, Units units);
+std::vector<std::string> writtenStageLines(const translate::Request& request, Units units);
 
 /// The stages of a row with the times and cores at which they are left, one line each; none for a
 /// cook that goes straight through.
-std::vector<std::string> rowStageLines(const Row& row, const Prepared& prepared, Units units);
+std::vector<std::string> rowStageLines(const translate::Row& row,
+                                       const translate::Prepared& prepared, Units units);
 
 /// What can move to another appliance: the whole cook, or one of the stages.
-std::vector<std::string> movableWords(const Request& request);
+std::vector<std::string> movableWords(const translate::Request& request);
 
-} // namespace dynamet::translate
+} // namespace dynamet::words

@@ -1,16 +1,20 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "rating/report/found_words.h"
+#include "words/rating_words.h"
 
 #include "quantity/parse_duration.h"
 #include "rating/inputs/protocol_table.h"
+#include "words/say.h"
 
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
 
-namespace dynamet::rating {
+namespace dynamet::words {
+
+using namespace dynamet::rating;
+
 namespace {
 
 /// Words of a quantity; "place_K:upper" is a place's own.
@@ -55,13 +59,11 @@ std::string quantityWords(const std::string& name) {
     return nameOf(name);
 }
 
-std::string sentenceFor(const Reduction& reduction, TemperatureUnit unit) {
-    if (unit == TemperatureUnit::celsius || reduction.quantities.empty())
-        return reduction.sentence;
-    const Quantity& q = reduction.quantities.front();
-    if (!isPoint(q.name))
-        return reduction.sentence;
-    return fmt::format("{}: {}.", nameOf(q.name), valueOf(q, unit));
+std::string foundWords(const Reduction& reduction, Units units) {
+    std::string out;
+    for (const Finding& finding : reduction.found)
+        out += (out.empty() ? "" : " ") + say(finding, units);
+    return out;
 }
 
 std::vector<std::pair<std::string, std::string>> numberLines(const Reduction& reduction,
@@ -131,4 +133,22 @@ std::string sheetWords(const Reduction& reduction, const kitchen::Representative
            ": what food feels of air and walls together, the walls known less well than the air.";
 }
 
-} // namespace dynamet::rating
+std::string doubtWords(const Doubt& doubt, const kitchen::Appliance& appliance,
+                       const kitchen::Setting& setting, TemperatureUnit unit) {
+    if (doubt.code == "far_from_usual")
+        return fmt::format("{:.2f} kW is far from the {:.2f} kW that are known or usual at {}. Was "
+                           "it really set to that?",
+                           doubt.found / 1e3, doubt.expected / 1e3,
+                           settingLabel(appliance.controls, setting, unit));
+    const std::string found = printTemperature(Temperature::kelvin(doubt.found), unit),
+                      expected = printTemperature(Temperature::kelvin(doubt.expected), unit),
+                      at = settingLabel(appliance.controls, setting, unit);
+    if (doubt.code == "far_from_dial")
+        return fmt::format("{} is far from what the dial says, {}. Was it really set to {}?", found,
+                           expected, at);
+    return fmt::format("{} is far from the {} that the other ratings make of {}. Was it really set "
+                       "to that?",
+                       found, expected, at);
+}
+
+} // namespace dynamet::words
