@@ -302,12 +302,11 @@ Result<std::vector<RatedLine>> loadHistory(Book& book, const std::string& applia
                     "WHERE n.supersedes=r.id AND n.withdrawn_at_ms IS NULL) "
                     "ORDER BY t.started_at_ms,t.id,q.position");
         s.bind(1, applianceId);
+        const RowReader row(s);
         while (s.executeStep())
-            out.push_back({s.getColumn(0).getString(), s.getColumn(1).getString(),
-                           s.getColumn(2).getString(), s.getColumn(3).getString(),
-                           s.getColumn(4).getInt64(), s.getColumn(5).getString(),
-                           s.getColumn(6).getDouble(), s.getColumn(7).getString(),
-                           s.getColumn(8).getDouble()});
+            out.push_back({row.text("id"), row.text("protocol"), row.text("setting"),
+                           row.text("zone"), row.whole("started_at_ms"), row.text("name"),
+                           row.number("value_si"), row.text("unit"), row.number("u_si")});
         return out;
     });
 }
@@ -315,13 +314,16 @@ Result<std::vector<RatedLine>> loadHistory(Book& book, const std::string& applia
 Result<std::map<std::string, std::int64_t>> newestRatings(Book& book) {
     return reading(book, [](Database& db) {
         std::map<std::string, std::int64_t> out;
-        Statement s(db, "SELECT t.appliance_id, MAX(t.started_at_ms) FROM test t JOIN reduction r "
-                        "ON r.test_id=t.id "
-                        "WHERE t.withdrawn_at_ms IS NULL AND r.withdrawn_at_ms IS NULL AND "
-                        "t.protocol<>'instrument-check' GROUP BY "
-                        "t.appliance_id");
+        Statement s(
+            db,
+            "SELECT t.appliance_id, MAX(t.started_at_ms) AS newest FROM test t JOIN reduction r "
+            "ON r.test_id=t.id "
+            "WHERE t.withdrawn_at_ms IS NULL AND r.withdrawn_at_ms IS NULL AND "
+            "t.protocol<>'instrument-check' GROUP BY "
+            "t.appliance_id");
+        const RowReader row(s);
         while (s.executeStep())
-            out[s.getColumn(0).getString()] = s.getColumn(1).getInt64();
+            out[row.text("appliance_id")] = row.whole("newest");
         return out;
     });
 }

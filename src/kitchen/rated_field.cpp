@@ -138,7 +138,7 @@ Result<std::vector<Support>> supportsFor(FieldKey key, const Appliance& a, const
     return out;
 }
 
-FieldNumber shifted(const FieldNumber& typical, const Offset& offset) {
+FieldNumber offsetBy(const FieldNumber& typical, const Offset& offset) {
     FieldNumber out = typical;
     const bool linear = isTemperature(typical.key.term);
     out.value = linear ? typical.value + offset.value : typical.value * std::exp(offset.value);
@@ -273,7 +273,7 @@ Result<HeatField> ratedField(const Appliance& appliance, const Setting& setting,
         const double dial = hasDial ? dialOf(appliance, setting, control) : 0;
         const double range = hasDial ? dialRange(appliance.controls[control]) : 1;
         const Offset offset = offsetAt(std::move(*supports), dial, range, uTypical);
-        put(field, shifted(start, offset));
+        put(field, offsetBy(start, offset));
         sources.emplace_back(key, offset.source);
         if (offset.provenance == Provenance::measured && offset.source->curve)
             field.curves.push_back(*offset.source->curve);

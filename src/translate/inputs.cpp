@@ -147,25 +147,6 @@ std::vector<double> correlationsOf(const std::vector<Input>& inputs,
     return out;
 }
 
-std::vector<double> choleskyOf(std::vector<double> a, std::size_t n) {
-    for (std::size_t j = 0; j < n; ++j) {
-        double diagonal = a[j * n + j];
-        for (std::size_t k = 0; k < j; ++k)
-            diagonal -= a[j * n + k] * a[j * n + k];
-        const double root = diagonal > 1e-10 ? std::sqrt(diagonal) : 0;
-        a[j * n + j] = root;
-        for (std::size_t i = j + 1; i < n; ++i) {
-            double sum = a[i * n + j];
-            for (std::size_t k = 0; k < j; ++k)
-                sum -= a[i * n + k] * a[j * n + k];
-            a[i * n + j] = root > 0 ? sum / root : 0;
-        }
-        for (std::size_t k = j + 1; k < n; ++k)
-            a[j * n + k] = 0;
-    }
-    return a;
-}
-
 Deviated deviated(const recipe::FoodPiece& piece, const cook::Programme& programme,
                   const std::vector<Input>& inputs, std::span<const double> deviations) {
     Deviated out{piece, programme, false};

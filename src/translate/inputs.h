@@ -32,8 +32,6 @@ std::vector<Input> inputsOf(const cook::Programme& programme, const FoodSpread& 
 /// Correlations between the inputs, row-major; only numbers of one heat correlate.
 std::vector<double> correlationsOf(const std::vector<Input>& inputs,
                                    const cook::Programme& programme);
-/// Lower triangle L with L Lᵀ = the correlations (semi-definite is allowed).
-std::vector<double> choleskyOf(std::vector<double> correlations, std::size_t n);
 
 /// The cook with every input shifted by so many standard deviations.
 struct Deviated {

@@ -20,9 +20,7 @@
 #include <fmt/format.h>
 
 namespace dynamet::translate {
-namespace {
-
-} // namespace
+namespace {} // namespace
 
 namespace {
 

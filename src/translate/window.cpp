@@ -3,6 +3,7 @@
 
 #include "translate/window.h"
 
+#include "numeric/cholesky.h"
 #include "numeric/random.h"
 #include "numeric/statistics.h"
 #include "quantity/print.h"
@@ -74,7 +75,7 @@ struct Drawn {
 
 Drawn draw(const Timer& timer, double lnModel, double ratio, std::stop_token stop) {
     const std::size_t n = timer.inputs.size();
-    const auto factor = choleskyOf(correlationsOf(timer.inputs, *timer.input->programme), n);
+    const auto factor = choleskyFactor(correlationsOf(timer.inputs, *timer.input->programme), n);
     Random random(timer.input->seed);
     const auto count = static_cast<std::size_t>(timer.input->samples);
     const auto normals = stratifiedNormals(count, n + 1, random);

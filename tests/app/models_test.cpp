@@ -19,7 +19,7 @@ TEST(Models, KeepTheRulesOfItemModels) {
     QAbstractItemModelTester sheetTester(&sheet,
                                          QAbstractItemModelTester::FailureReportingMode::Fatal);
     for (const auto& appliance : bench.document.kitchen().appliances) {
-        sheet.show(appliance.id);
+        sheet.setSheet(appliance.id);
         EXPECT_GT(sheet.rowCount(), 0) << appliance.name;
         EXPECT_EQ(sheet.columnCount(), static_cast<int>(appliance.zones.size()));
     }

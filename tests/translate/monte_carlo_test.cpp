@@ -4,6 +4,7 @@
 // Windows against plain Monte Carlo: 2,000 cooks with every input drawn jointly, quantiles read off
 // them. Both ends must agree to a tenth of the window's width (the design's goal) beside the
 // rounding to whole minutes.
+#include "numeric/cholesky.h"
 #include "translate/small_kitchen.h"
 #include "translate/window.h"
 
@@ -51,7 +52,7 @@ cook::Programme programmeOf(const Case& c) {
 std::vector<double> plainDraws(const WindowInput& in) {
     const auto inputs = inputsOf(*in.programme, in.spread, *in.piece);
     const std::size_t n = inputs.size();
-    const auto factor = choleskyOf(correlationsOf(inputs, *in.programme), n);
+    const auto factor = choleskyFactor(correlationsOf(inputs, *in.programme), n);
     std::mt19937_64 random(20261125);
     std::normal_distribution<double> normal;
     const double full =

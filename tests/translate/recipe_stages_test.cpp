@@ -3,6 +3,7 @@
 
 // Recipes of several stages: reverse sear, and sous vide then sear, carried over stage by stage or
 // as a whole.
+#include "numeric/cholesky.h"
 #include "translate/small_kitchen.h"
 #include "translate/window.h"
 #include "words/stage_words.h"
@@ -286,7 +287,7 @@ TEST(RecipeStages, AWindowThroughStagesAgreesWithSampling) {
     ASSERT_TRUE(window.has_value()) << window.error().message;
     ASSERT_FALSE(window->sampled) << window->lnSd;
     const auto inputs = inputsOf(fixed, r.spread, p.request.recipe.piece);
-    const auto factor = choleskyOf(correlationsOf(inputs, fixed), inputs.size());
+    const auto factor = choleskyFactor(correlationsOf(inputs, fixed), inputs.size());
     std::mt19937_64 random(7);
     std::normal_distribution<double> normal;
     std::vector<double> logs;

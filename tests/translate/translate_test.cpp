@@ -4,6 +4,7 @@
 #include "translate/small_kitchen.h"
 #include "translate/window.h"
 
+#include "numeric/cholesky.h"
 #include "words/translation_words.h"
 #include <chrono>
 #include <cmath>
@@ -138,7 +139,7 @@ TEST(Translate, SensitivitiesAndSamplingAgree) {
     ASSERT_FALSE(fast->sampled) << fast->lnSd;
     // The same by plain sampling, drawn here.
     const auto inputs = inputsOf(*programme, narrow, request.recipe.piece);
-    const auto factor = choleskyOf(correlationsOf(inputs, *programme), inputs.size());
+    const auto factor = choleskyFactor(correlationsOf(inputs, *programme), inputs.size());
     std::vector<double> logs;
     std::uint64_t state = 12345;
     const auto normal =

@@ -82,14 +82,15 @@ BookCommand::Step Document::showing(Withdraw withdraw, const std::string& id) {
 Result<void> Document::added(Result<void> done, const std::string& name, Withdraw withdraw,
                              const std::string& id) {
     if (done)
-        pushMade(tr("addition of %1").arg(toQt(name)), hiding(withdraw, id), showing(withdraw, id));
+        pushMade(QStringLiteral("addition of %1").arg(toQt(name)), hiding(withdraw, id),
+                 showing(withdraw, id));
     return done;
 }
 
 Result<void> Document::importTest(const book::TestRecord& test) {
     const auto done = addTest(*book_, test, now());
     if (done)
-        pushMade(tr("import of a test"), hiding(book::withdrawTest, test.id),
+        pushMade(QStringLiteral("import of a test"), hiding(book::withdrawTest, test.id),
                  showing(book::withdrawTest, test.id));
     return done;
 }
@@ -99,7 +100,7 @@ Result<void> Document::saveRating(const book::TestRecord& test,
     const auto id = saveReduction(*book_, test.id, reduction, test.values, "", now());
     if (!id)
         return tl::unexpected(id.error());
-    pushMade(tr("saved rating"), hiding(book::withdrawReduction, *id),
+    pushMade(QStringLiteral("saved rating"), hiding(book::withdrawReduction, *id),
              showing(book::withdrawReduction, *id));
     return {};
 }
@@ -117,7 +118,7 @@ Result<void> Document::keepCheck(const book::TestRecord& test, const std::string
         return book::withdrawCheck(*book_, check, id, when);
     };
     pushMade(
-        tr("calibration"), [this, both] { return both(now()); },
+        QStringLiteral("calibration"), [this, both] { return both(now()); },
         [both] { return both(std::nullopt); });
     return {};
 }
@@ -145,8 +146,9 @@ Result<void> Document::replaced(const std::vector<Value>& all, const Value& to,
                                 const Keep<Value>& keep) {
     for (const Value& from : all)
         if (from.id == to.id)
-            return from == to ? Result<void>()
-                              : swap(tr("change of %1").arg(toQt(to.name)), from, to, keep);
+            return from == to
+                       ? Result<void>()
+                       : swap(QStringLiteral("change of %1").arg(toQt(to.name)), from, to, keep);
     return fail(Errc::notFound, "it is no longer in the book");
 }
 
@@ -158,14 +160,15 @@ Result<void> Document::change(const kitchen::Site& to) {
         if (!moved)
             return tl::unexpected(moved.error());
         pushMade(
-            tr("change of %1").arg(toQt(to.name)),
+            QStringLiteral("change of %1").arg(toQt(to.name)),
             [this, from, made = *moved] { return book::putSite(*book_, from, made, now()); },
             [this, to, made = *moved] { return book::putSite(*book_, to, made, std::nullopt); });
         if (!moved->reductions.empty())
-            say(tr("Worked out again for the new air pressure: %1 ratings.%2")
+            say(QStringLiteral("Worked out again for the new air pressure: %1 ratings.%2")
                     .arg(moved->reductions.size())
-                    .arg(moved->checks > 0 ? tr(" Check the thermometers in boiling water again.")
-                                           : QString()));
+                    .arg(moved->checks > 0
+                             ? QStringLiteral(" Check the thermometers in boiling water again.")
+                             : QString()));
         return {};
     }
     return {};
@@ -208,7 +211,7 @@ Result<void> Document::retire(Thing thing, const std::string& id, const std::str
     const Withdraw withdraw = withdrawOf(thing);
     const auto done = withdraw(*book_, id, now());
     if (done)
-        pushMade(tr("retirement of %1").arg(toQt(name)), showing(withdraw, id),
+        pushMade(QStringLiteral("retirement of %1").arg(toQt(name)), showing(withdraw, id),
                  hiding(withdraw, id));
     return done;
 }
@@ -217,7 +220,8 @@ Result<void> Document::bringBack(Thing thing, const std::string& id, const std::
     const Withdraw withdraw = withdrawOf(thing);
     const auto done = withdraw(*book_, id, std::nullopt);
     if (done)
-        pushMade(tr("return of %1").arg(toQt(name)), hiding(withdraw, id), showing(withdraw, id));
+        pushMade(QStringLiteral("return of %1").arg(toQt(name)), hiding(withdraw, id),
+                 showing(withdraw, id));
     return done;
 }
 
@@ -257,7 +261,7 @@ Result<void> Document::changeRecipe(const recipe::Recipe& to) {
 Result<void> Document::choose(const book::Choices& to) {
     if (choices_ == to)
         return {};
-    return swap(tr("change of the house methods"), choices_, to, book::keepChoices);
+    return swap(QStringLiteral("change of the house methods"), choices_, to, book::keepChoices);
 }
 
 Result<void> Document::keepTranslation(const std::string& recipeId, const std::string& snapshot,
@@ -265,7 +269,7 @@ Result<void> Document::keepTranslation(const std::string& recipeId, const std::s
     const auto id = saveTranslation(*book_, recipeId, snapshot, seed, now());
     if (!id)
         return tl::unexpected(id.error());
-    pushMade(tr("kept translation"), hiding(book::withdrawTranslation, *id),
+    pushMade(QStringLiteral("kept translation"), hiding(book::withdrawTranslation, *id),
              showing(book::withdrawTranslation, *id));
     return {};
 }
@@ -288,12 +292,14 @@ void Document::step(bool back) {
     if (const auto failure = command->failure()) {
         command->passNext();
         back ? undo_.redo() : undo_.undo();
-        say(tr("%1: %2").arg(back ? tr("Could not undo") : tr("Could not redo"),
-                             toQt(failure->message)));
+        say(QStringLiteral("%1: %2").arg(back ? QStringLiteral("Could not undo")
+                                              : QStringLiteral("Could not redo"),
+                                         toQt(failure->message)));
         return;
     }
     reload();
-    say((back ? tr("Undone: %1.") : tr("Redone: %1.")).arg(command->text()));
+    say((back ? QStringLiteral("Undone: %1.") : QStringLiteral("Redone: %1."))
+            .arg(command->text()));
 }
 
 Result<void> Document::openCopy(const QString& path) {
@@ -305,10 +311,10 @@ Result<void> Document::openCopy(const QString& path) {
 QString agoWords(std::int64_t thenMs, std::int64_t nowMs) {
     const std::int64_t minutes = (nowMs - thenMs) / 60000;
     if (minutes < 60)
-        return QObject::tr("%1 min").arg(std::max<std::int64_t>(minutes, 0));
+        return QStringLiteral("%1 min").arg(std::max<std::int64_t>(minutes, 0));
     if (minutes < 48 * 60)
-        return QObject::tr("%1 h").arg(minutes / 60);
-    return QObject::tr("%1 d").arg(minutes / 1440);
+        return QStringLiteral("%1 h").arg(minutes / 60);
+    return QStringLiteral("%1 d").arg(minutes / 1440);
 }
 
 } // namespace dynamet::app

@@ -43,40 +43,45 @@ kitchen::Appliance beginAppliance(const Document& document, kitchen::ApplianceKi
 ApplianceDialog::ApplianceDialog(Document& document, const kitchen::Appliance& appliance,
                                  QWidget* parent)
     : FormDialog(document,
-                 appliance.id.empty() ? tr("Add an appliance")
-                                      : tr("Change %1").arg(toQt(appliance.name)),
+                 appliance.id.empty() ? QStringLiteral("Add an appliance")
+                                      : QStringLiteral("Change %1").arg(toQt(appliance.name)),
                  parent),
       appliance_(appliance), pan_(new QWidget), controls_(new QWidget) {
-    name_ = addText(tr("Name of the appliance"), appliance.name, tr("what you call it"));
+    name_ = addText(QStringLiteral("Name of the appliance"), appliance.name,
+                    QStringLiteral("what you call it"));
     QStringList kindNames;
     for (const kitchen::ApplianceKind kind : kitchen::allKinds())
         kindNames << QString::fromUtf8(kitchen::kindName(kind));
-    kind_ = addChoice(tr("Kind of appliance"), kindNames, static_cast<int>(appliance.kind));
+    kind_ =
+        addChoice(QStringLiteral("Kind of appliance"), kindNames, static_cast<int>(appliance.kind));
     kind_->setEnabled(appliance.id.empty());
-    site_ = addThings(tr("Where it stands"), document.kitchen().sites, appliance.siteId);
+    site_ =
+        addThings(QStringLiteral("Where it stands"), document.kitchen().sites, appliance.siteId);
     auto* line = new QHBoxLayout(pan_);
     line->setContentsMargins(0, 0, 0, 0);
     vessel_ = new QComboBox;
-    vessel_->setAccessibleName(tr("Vessel it is rated with"));
-    auto* more = new QPushButton(tr("Add a pan…"));
+    vessel_->setAccessibleName(QStringLiteral("Vessel it is rated with"));
+    auto* more = new QPushButton(QStringLiteral("Add a pan…"));
     more->setAutoDefault(false);
-    more->setAccessibleName(tr("Add a pan"));
+    more->setAccessibleName(QStringLiteral("Add a pan"));
     line->addWidget(vessel_, 1);
     line->addWidget(more);
-    form().addRow(tr("Rated with"), pan_);
+    form().addRow(QStringLiteral("Rated with"), pan_);
     fillVessels(appliance.standardVesselId);
-    heatBy_ = addChoice(tr("Knob"), {tr("marked in levels"), tr("marked in watts")}, 0);
+    heatBy_ = addChoice(QStringLiteral("Knob"),
+                        {QStringLiteral("marked in levels"), QStringLiteral("marked in watts")}, 0);
     controls_->setLayout(new QVBoxLayout);
     controls_->layout()->setContentsMargins(0, 0, 0, 0);
     addWide(controls_);
-    zones_ = addText(tr("Places for food"), toStd(zonesLine(appliance.zones)));
-    input_ = addQuantity(tr("Rated input"), kinds::power(100000, true),
+    zones_ = addText(QStringLiteral("Places for food"), toStd(zonesLine(appliance.zones)));
+    input_ = addQuantity(QStringLiteral("Rated input"), kinds::power(100000, true),
                          appliance.ratedInputW > 0 ? std::optional(appliance.ratedInputW)
                                                    : std::nullopt);
-    capacity_ = addQuantity(tr("Room for food"), kinds::number(tr("cm²"), 1e-4, 50, 40000),
-                            appliance.capacityM2);
-    asset_ = addText(tr("Asset number"), appliance.assetNumber);
-    notes_ = addText(tr("Notes"), appliance.notes);
+    capacity_ =
+        addQuantity(QStringLiteral("Room for food"),
+                    kinds::number(QStringLiteral("cm²"), 1e-4, 50, 40000), appliance.capacityM2);
+    asset_ = addText(QStringLiteral("Asset number"), appliance.assetNumber);
+    notes_ = addText(QStringLiteral("Notes"), appliance.notes);
     connect(more, &QPushButton::clicked, this, &ApplianceDialog::addPan);
     connect(kind_, &QComboBox::activated, this, [this](int at) {
         const std::string name = appliance_.name, site = toStd(site_->currentData().toString());
@@ -99,7 +104,8 @@ ApplianceDialog::ApplianceDialog(Document& document, const kitchen::Appliance& a
 
 void ApplianceDialog::fillVessels(const std::string& chosen) {
     vessel_->clear();
-    vessel_->addItem(tr("none yet: its heat is unknown until you choose one"), QString());
+    vessel_->addItem(QStringLiteral("none yet: its heat is unknown until you choose one"),
+                     QString());
     for (const kitchen::Vessel& vessel : document_.kitchen().vessels)
         vessel_->addItem(toQt(vessel.name), toQt(vessel.id));
     vessel_->setCurrentIndex(std::max(0, vessel_->findData(toQt(chosen))));
@@ -123,9 +129,10 @@ void ApplianceDialog::showKind() {
     const bool watts = !appliance_.controls.empty() &&
                        appliance_.controls.front().kind == kitchen::ControlKind::watts;
     heatBy_->setCurrentIndex(watts ? 1 : 0);
-    zones_->setToolTip(seesFire(appliance_.kind)
-                           ? tr("Separate with commas; a star after those over flame or coals")
-                           : tr("Separate with commas"));
+    zones_->setToolTip(
+        seesFire(appliance_.kind)
+            ? QStringLiteral("Separate with commas; a star after those over flame or coals")
+            : QStringLiteral("Separate with commas"));
     buildControls();
 }
 

@@ -23,7 +23,7 @@ const std::array<const char*, 3> kUnits{"C", "F", "gas"};
 /// "Dial", "Flame", "Burners": the control's own word, as a label.
 QString titleOf(const kitchen::Control& control) {
     if (isTemperatureDial(control))
-        return QObject::tr("Dial");
+        return QStringLiteral("Dial");
     QString out = toQt(control.key);
     out[0] = out[0].toUpper();
     return out;
@@ -58,8 +58,9 @@ void ControlEdit::build() {
         auto* row = new QHBoxLayout;
         if (isTemperatureDial(control_)) {
             unit_ = new QComboBox;
-            unit_->setAccessibleName(tr("%1 marked in").arg(title));
-            unit_->addItems({tr("°C"), tr("°F"), tr("gas marks")});
+            unit_->setAccessibleName(QStringLiteral("%1 marked in").arg(title));
+            unit_->addItems(
+                {QStringLiteral("°C"), QStringLiteral("°F"), QStringLiteral("gas marks")});
             row->addWidget(unit_);
             connect(unit_, &QComboBox::activated, this, [this](int at) {
                 control_ = markedIn(control_, kUnits[static_cast<std::size_t>(at)]);
@@ -67,9 +68,9 @@ void ControlEdit::build() {
             });
         }
         for (const auto& [field, words, name] :
-             {std::tuple{&low_, tr("from"), tr("%1 from").arg(title)},
-              {&high_, tr("to"), tr("%1 to").arg(title)},
-              {&step_, tr("in steps of"), tr("%1 step").arg(title)}}) {
+             {std::tuple{&low_, QStringLiteral("from"), QStringLiteral("%1 from").arg(title)},
+              {&high_, QStringLiteral("to"), QStringLiteral("%1 to").arg(title)},
+              {&step_, QStringLiteral("in steps of"), QStringLiteral("%1 step").arg(title)}}) {
             *field = new QLineEdit;
             (*field)->setAccessibleName(name);
             (*field)->setFixedWidth(kNumberWidth);
@@ -80,19 +81,20 @@ void ControlEdit::build() {
         form->addRow(title, row);
         showUnit();
     } else if (control_.kind == ControlKind::coals) {
-        high_ = line(tr("Most coals"), toQt(printFixed(control_.high, 0)));
+        high_ = line(QStringLiteral("Most coals"), toQt(printFixed(control_.high, 0)));
     } else if (control_.kind == ControlKind::burners) {
-        names_ = line(tr("Burners"), toQt(kitchen::namesLine(control_.burners)));
-        marks_ = line(tr("Levels of a burner"), toQt(marksLine(control_, unit)));
+        names_ = line(QStringLiteral("Burners"), toQt(kitchen::namesLine(control_.burners)));
+        marks_ = line(QStringLiteral("Levels of a burner"), toQt(marksLine(control_, unit)));
     } else {
-        marks_ = line(tr("%1 marks").arg(title), toQt(marksLine(control_, unit)));
+        marks_ = line(QStringLiteral("%1 marks").arg(title), toQt(marksLine(control_, unit)));
     }
     if (marks_ && meaningOf(control_.kind) == kitchen::MarkMeaning::share)
-        marks_->setToolTip(
-            tr("Marks in order, separated by commas: \"1-9\", or with the share of full "
-               "power where it is known, \"low 15 %, medium 50 %, full\""));
+        marks_->setToolTip(QStringLiteral(
+            "Marks in order, separated by commas: \"1-9\", or with the share of full "
+            "power where it is known, \"low 15 %, medium 50 %, full\""));
     if (marks_ && meaningOf(control_.kind) == kitchen::MarkMeaning::temperature)
-        marks_->setToolTip(tr("Marks in order, each with the temperature it usually gives"));
+        marks_->setToolTip(
+            QStringLiteral("Marks in order, each with the temperature it usually gives"));
 }
 
 void ControlEdit::showUnit() {
@@ -124,12 +126,13 @@ Result<void> ControlEdit::takeRange(kitchen::Control& out) const {
     const auto step = takeNumber(rest);
     if (!step || !(*step > 0) || !(*high > *low))
         return fail(Errc::invalidArgument,
-                    toStd(tr("%1: it should go from a lower to a higher number, in steps above 0")
+                    toStd(QStringLiteral(
+                              "%1: it should go from a lower to a higher number, in steps above 0")
                               .arg(titleOf(control_))));
     if (isTemperatureDial(control_) && control_.unit != "gas" &&
         (dialTemperature(control_, *high).celsius() > 1000 || *low < -50))
         return fail(Errc::invalidArgument,
-                    toStd(tr("%1: no dial goes that far").arg(titleOf(control_))));
+                    toStd(QStringLiteral("%1: no dial goes that far").arg(titleOf(control_))));
     out.low = *low;
     out.high = *high;
     out.step = *step;
@@ -146,7 +149,7 @@ Result<kitchen::Control> ControlEdit::control() const {
         std::string_view rest = typed;
         const auto most = takeNumber(rest);
         if (!most || *most < 1 || *most > kMostCoals)
-            return fail(Errc::invalidArgument, toStd(tr("Most coals: 1 to 120")));
+            return fail(Errc::invalidArgument, toStd(QStringLiteral("Most coals: 1 to 120")));
         out.high = *most;
     }
     if (names_) {

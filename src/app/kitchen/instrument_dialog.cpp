@@ -10,37 +10,43 @@ namespace dynamet::app {
 using kitchen::InstrumentKind;
 
 QStringList instrumentKindNames() {
-    return {QObject::tr("probe"),
-            QObject::tr("infrared gun"),
-            QObject::tr("lid or door thermometer"),
-            QObject::tr("scale"),
-            QObject::tr("electricity meter"),
-            QObject::tr("gas meter"),
-            QObject::tr("clock")};
+    return {QStringLiteral("probe"),
+            QStringLiteral("infrared gun"),
+            QStringLiteral("lid or door thermometer"),
+            QStringLiteral("scale"),
+            QStringLiteral("electricity meter"),
+            QStringLiteral("gas meter"),
+            QStringLiteral("clock")};
 }
 
 InstrumentDialog::InstrumentDialog(Document& document, const kitchen::Instrument& instrument,
                                    QWidget* parent)
-    : FormDialog(document, tr("An instrument"), parent), instrument_(instrument) {
+    : FormDialog(document, QStringLiteral("An instrument"), parent), instrument_(instrument) {
     const Units& units = document.units();
-    QStringList common{tr("choose a common one")};
+    QStringList common{QStringLiteral("choose a common one")};
     for (const kitchen::Instrument& one : kitchen::commonInstruments())
         common << toQt(one.name);
-    common_ = addChoice(tr("Begin with"), common, 0);
-    name_ = addText(tr("Name of the instrument"), instrument.name, tr("what you call it"));
-    kind_ = addChoice(tr("Kind of instrument"), instrumentKindNames(),
+    common_ = addChoice(QStringLiteral("Begin with"), common, 0);
+    name_ = addText(QStringLiteral("Name of the instrument"), instrument.name,
+                    QStringLiteral("what you call it"));
+    kind_ = addChoice(QStringLiteral("Kind of instrument"), instrumentKindNames(),
                       static_cast<int>(instrument.kind));
-    accuracy_ = addQuantity(tr("Accurate to ±"), kinds::difference(units, 60), {});
-    meter_ = addQuantity(tr("Accurate to ± "), kinds::mass(1), {});
-    low_ = addQuantity(tr("Lower limit"), kinds::temperature(units, -200, 100, true), {});
-    high_ = addQuantity(tr("Upper limit"), kinds::temperature(units, 50, 1800, true), {});
-    ruined_ = addQuantity(tr("Damaged above"), kinds::temperature(units, 50, 2000, true), {});
-    diameter_ =
-        addQuantity(tr("Diameter"), kinds::length({units.fahrenheit, false}, 3e-4, 0.02), {});
-    response_ = addQuantity(tr("Response time in oven air"), kinds::duration(1200), {});
-    emissivity_ = addQuantity(tr("Emissivity set"), kinds::number({}, 1, 0.1, 1), {});
-    bandLow_ = addQuantity(tr("Band from"), kinds::number(tr("µm"), 1, 0.5, 20), {});
-    bandHigh_ = addQuantity(tr("Band to"), kinds::number(tr("µm"), 1, 1, 30), {});
+    accuracy_ = addQuantity(QStringLiteral("Accurate to ±"), kinds::difference(units, 60), {});
+    meter_ = addQuantity(QStringLiteral("Accurate to ± "), kinds::mass(1), {});
+    low_ =
+        addQuantity(QStringLiteral("Lower limit"), kinds::temperature(units, -200, 100, true), {});
+    high_ =
+        addQuantity(QStringLiteral("Upper limit"), kinds::temperature(units, 50, 1800, true), {});
+    ruined_ =
+        addQuantity(QStringLiteral("Damaged above"), kinds::temperature(units, 50, 2000, true), {});
+    diameter_ = addQuantity(QStringLiteral("Diameter"),
+                            kinds::length({units.fahrenheit, false}, 3e-4, 0.02), {});
+    response_ = addQuantity(QStringLiteral("Response time in oven air"), kinds::duration(1200), {});
+    emissivity_ = addQuantity(QStringLiteral("Emissivity set"), kinds::number({}, 1, 0.1, 1), {});
+    bandLow_ = addQuantity(QStringLiteral("Band from"),
+                           kinds::number(QStringLiteral("µm"), 1, 0.5, 20), {});
+    bandHigh_ =
+        addQuantity(QStringLiteral("Band to"), kinds::number(QStringLiteral("µm"), 1, 1, 30), {});
     connect(common_, &QComboBox::activated, this, &InstrumentDialog::takeCommon);
     connect(kind_, &QComboBox::currentIndexChanged, this, &InstrumentDialog::showKind);
     fill();
@@ -104,14 +110,14 @@ Result<void> InstrumentDialog::take() {
         out.damageLimit = *ruined_->value();
         if (out.highLimit && out.damageLimit && *out.damageLimit < *out.highLimit)
             return fail(Errc::invalidArgument,
-                        toStd(tr("It cannot be damaged below its own upper limit")));
+                        toStd(QStringLiteral("It cannot be damaged below its own upper limit")));
         out.diameterM = **diameter_->value();
         out.responseInAirS = **response_->value();
         out.emissivitySet = **emissivity_->value();
         out.bandLowUm = **bandLow_->value();
         out.bandHighUm = **bandHigh_->value();
         if (out.bandLowUm >= out.bandHighUm)
-            return fail(Errc::invalidArgument, toStd(tr("The band is upside down")));
+            return fail(Errc::invalidArgument, toStd(QStringLiteral("The band is upside down")));
     }
     instrument_ = out;
     return {};

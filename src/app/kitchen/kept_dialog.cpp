@@ -15,17 +15,17 @@ namespace dynamet::app {
 
 KeptDialog::KeptDialog(Document& document, const std::string& translationId, QWidget* parent)
     : QDialog(parent), document_(document), about_(new QLabel),
-      table_(new TextTable(tr("Then and today"))) {
-    setWindowTitle(tr("A kept translation"));
+      table_(new TextTable(QStringLiteral("Then and today"))) {
+    setWindowTitle(QStringLiteral("A kept translation"));
     setProperty("guide", QStringLiteral("kitchen"));
     resize(860, 520);
     auto* box = new QVBoxLayout(this);
     about_->setWordWrap(true);
-    about_->setAccessibleName(tr("About the kept translation"));
+    about_->setAccessibleName(QStringLiteral("About the kept translation"));
     box->addWidget(about_);
     box->addWidget(table_, 1);
     auto* buttons = new QDialogButtonBox;
-    buttons->addButton(tr("Close"), QDialogButtonBox::RejectRole);
+    buttons->addButton(QStringLiteral("Close"), QDialogButtonBox::RejectRole);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     box->addWidget(buttons);
     for (const recipe::Recipe& recipe : document.recipes()) {
@@ -35,13 +35,14 @@ KeptDialog::KeptDialog(Document& document, const std::string& translationId, QWi
                 continue;
             const auto rows = formats::keptRows(line.snapshotJson);
             if (!rows) {
-                about_->setText(tr("! %1").arg(toQt(rows.error(), document.units())));
+                about_->setText(QStringLiteral("! %1").arg(toQt(rows.error(), document.units())));
                 return;
             }
             kept_ = *rows;
             about_->setText(
-                tr("%1, kept %2 ago. On the right: what the same recipe gives with today's "
-                   "ratings. The kept one is unchanged.")
+                QStringLiteral(
+                    "%1, kept %2 ago. On the right: what the same recipe gives with today's "
+                    "ratings. The kept one is unchanged.")
                     .arg(toQt(recipe.name), agoWords(line.createdMs, document.now().utcMs)));
             connect(&worker_, &TranslationWorker::rowReady, this,
                     [this](const translate::Row& row, bool complete) {
@@ -60,11 +61,12 @@ KeptDialog::KeptDialog(Document& document, const std::string& translationId, QWi
 QStringList KeptDialog::rowOf(const formats::KeptRow& row) const {
     const auto unit = document_.units().temperature();
     const auto cell = [&](const QString& setting, double pullK, std::optional<double> expectS) {
-        return tr("%1, pull at %2%3")
+        return QStringLiteral("%1, pull at %2%3")
             .arg(setting, toQt(printTemperature(Temperature::kelvin(pullK), unit)),
-                 expectS ? tr(", expect %1").arg(toQt(printDuration(*expectS))) : QString());
+                 expectS ? QStringLiteral(", expect %1").arg(toQt(printDuration(*expectS)))
+                         : QString());
     };
-    QString then = tr("not reached"), now = tr("being computed");
+    QString then = QStringLiteral("not reached"), now = QStringLiteral("being computed");
     const kitchen::Appliance* appliance = nullptr;
     for (const kitchen::Appliance& a : document_.kitchen().appliances)
         if (a.name == row.appliance)
@@ -77,7 +79,7 @@ QStringList KeptDialog::rowOf(const formats::KeptRow& row) const {
                     row.pullK, row.expectS);
     }
     if (!appliance)
-        now = tr("the appliance is no longer there");
+        now = QStringLiteral("the appliance is no longer there");
     for (const translate::Row& today : today_)
         if (appliance && today.target.applianceId == appliance->id && today.target.zone == row.zone)
             now =
@@ -86,14 +88,15 @@ QStringList KeptDialog::rowOf(const formats::KeptRow& row) const {
                            today.instruction.pullK,
                            today.window ? std::optional(today.window->expectS) : std::nullopt)
                     : toQt(words::reasonWords(today, document_.units()));
-    return {tr("%1, %2").arg(toQt(row.appliance), toQt(row.zone)), then, now};
+    return {QStringLiteral("%1, %2").arg(toQt(row.appliance), toQt(row.zone)), then, now};
 }
 
 void KeptDialog::fill() {
     QVector<QStringList> rows;
     for (const formats::KeptRow& row : kept_)
         rows << rowOf(row);
-    table_->show({tr("Place"), tr("Then"), tr("Today")}, rows);
+    table_->showRows({QStringLiteral("Place"), QStringLiteral("Then"), QStringLiteral("Today")},
+                     rows);
 }
 
 } // namespace dynamet::app

@@ -16,7 +16,7 @@ namespace {
 void addRow(KitchenController::Listing& out, const KitchenController::Thing& thing,
             const QStringList& facts) {
     out.things.push_back(thing);
-    out.rows << (QStringList{thing.retired ? QObject::tr("%1 (retired)").arg(toQt(thing.name))
+    out.rows << (QStringList{thing.retired ? QStringLiteral("%1 (retired)").arg(toQt(thing.name))
                                            : toQt(thing.name)} +
                  facts);
 }
@@ -25,7 +25,7 @@ void addRow(KitchenController::Listing& out, const KitchenController::Thing& thi
 
 KitchenController::Listing KitchenController::list(Section section, bool withRetired) const {
     Listing out;
-    out.headers << tr("Name");
+    out.headers << QStringLiteral("Name");
     const auto both = [&](void (KitchenController::*add)(Listing&, const kitchen::Kitchen&, bool)
                               const) {
         (this->*add)(out, document_.kitchen(), false);
@@ -36,32 +36,34 @@ KitchenController::Listing KitchenController::list(Section section, bool withRet
     };
     switch (section) {
     case places:
-        out.headers << tr("Height") << tr("Water boils at") << tr("Air temperature") << tr("Wind");
+        out.headers << QStringLiteral("Height") << QStringLiteral("Water boils at")
+                    << QStringLiteral("Air temperature") << QStringLiteral("Wind");
         both(&KitchenController::addPlaces);
         break;
     case appliances:
-        out.headers << tr("Kind") << tr("Place") << tr("Rated");
+        out.headers << QStringLiteral("Kind") << QStringLiteral("Place") << QStringLiteral("Rated");
         both(&KitchenController::addAppliances);
         break;
     case vessels:
-        out.headers << tr("Material") << tr("Base") << tr("Weighs") << tr("Withstands up to");
+        out.headers << QStringLiteral("Material") << QStringLiteral("Base")
+                    << QStringLiteral("Weighs") << QStringLiteral("Withstands up to");
         both(&KitchenController::addVessels);
         break;
     case inserts:
-        out.headers << tr("Kind");
+        out.headers << QStringLiteral("Kind");
         both(&KitchenController::addInserts);
         break;
     case instruments:
-        out.headers << tr("Kind") << tr("Accurate to ±") << tr("Upper limit")
-                    << tr("Damaged above");
+        out.headers << QStringLiteral("Kind") << QStringLiteral("Accurate to ±")
+                    << QStringLiteral("Upper limit") << QStringLiteral("Damaged above");
         both(&KitchenController::addInstruments);
         break;
     case recipes:
-        out.headers << tr("State") << tr("Kept translations");
+        out.headers << QStringLiteral("State") << QStringLiteral("Kept translations");
         addRecipes(out, withRetired);
         break;
     case kept:
-        out.headers << tr("Kept");
+        out.headers << QStringLiteral("Kept");
         addKept(out);
     }
     return out;
@@ -74,7 +76,7 @@ void KitchenController::addPlaces(Listing& out, const kitchen::Kitchen& from, bo
                {kinds::height(units).show(site.altitudeM),
                 toQt(printTemperature(boilingPointAt(site), units.temperature())),
                 toQt(printTemperature(site.ambient, units.temperature())),
-                tr("%1 m/s").arg(toQt(printFixed(site.windMPerS, 1)))});
+                QStringLiteral("%1 m/s").arg(toQt(printFixed(site.windMPerS, 1)))});
 }
 
 void KitchenController::addAppliances(Listing& out, const kitchen::Kitchen& from,
@@ -82,12 +84,13 @@ void KitchenController::addAppliances(Listing& out, const kitchen::Kitchen& from
     for (const kitchen::Appliance& a : from.appliances) {
         const auto newest = document_.newestRatings().find(a.id);
         const auto* site = findSite(document_.kitchen(), a.siteId);
-        addRow(out, {a.id, a.name, retired},
-               {QString::fromUtf8(kitchen::kindName(a.kind)),
-                site ? toQt(site->name) : tr("a retired place"),
-                newest == document_.newestRatings().end()
-                    ? tr("never")
-                    : tr("%1 ago").arg(agoWords(newest->second, document_.now().utcMs))});
+        addRow(
+            out, {a.id, a.name, retired},
+            {QString::fromUtf8(kitchen::kindName(a.kind)),
+             site ? toQt(site->name) : QStringLiteral("a retired place"),
+             newest == document_.newestRatings().end()
+                 ? QStringLiteral("never")
+                 : QStringLiteral("%1 ago").arg(agoWords(newest->second, document_.now().utcMs))});
     }
 }
 
@@ -98,7 +101,7 @@ void KitchenController::addVessels(Listing& out, const kitchen::Kitchen& from, b
                {toQt(kitchen::materialOf(v.material).name),
                 toQt(printLength(v.baseDiameterM, units.inches)), kinds::mass(40).show(v.massKg),
                 v.highestTemperatureK ? toQt(printDegrees(*v.highestTemperatureK, units.fahrenheit))
-                                      : tr("no limit")});
+                                      : QStringLiteral("no limit")});
 }
 
 void KitchenController::addInserts(Listing& out, const kitchen::Kitchen& from, bool retired) const {
@@ -112,7 +115,7 @@ void KitchenController::addInstruments(Listing& out, const kitchen::Kitchen& fro
     const auto unit = document_.units().temperature();
     const auto point = [&](const std::optional<double>& kelvin) {
         return kelvin ? toQt(printTemperature(Temperature::kelvin(*kelvin), unit))
-                      : tr("not known");
+                      : QStringLiteral("not known");
     };
     for (const kitchen::Instrument& i : from.instruments) {
         const bool heat = i.kind == kitchen::InstrumentKind::probe ||
@@ -134,28 +137,29 @@ void KitchenController::addRecipes(Listing& out, bool withRetired) const {
     for (const book::RecipeLine& line : lines.value_or(std::vector<book::RecipeLine>{}))
         if (!line.retired || withRetired)
             addRow(out, {line.id, line.name, line.retired},
-                   {line.missing.empty() ? tr("ready") : toQt(line.missing),
-                    line.kept > 0 ? QString::number(line.kept) : tr("none")});
+                   {line.missing.empty() ? QStringLiteral("ready") : toQt(line.missing),
+                    line.kept > 0 ? QString::number(line.kept) : QStringLiteral("none")});
 }
 
 void KitchenController::addKept(Listing& out) const {
     for (const recipe::Recipe& recipe : document_.recipes()) {
         const auto lines = listTranslations(document_.book(), recipe.id);
         for (const auto& line : lines.value_or(std::vector<book::TranslationLine>{}))
-            addRow(out, {line.id, recipe.name, false},
-                   {QDateTime::fromMSecsSinceEpoch(line.createdMs, Qt::UTC)
-                        .toString(QStringLiteral("yyyy-MM-dd hh:mm")) +
-                    tr(", %1 ago").arg(agoWords(line.createdMs, document_.now().utcMs))});
+            addRow(
+                out, {line.id, recipe.name, false},
+                {QDateTime::fromMSecsSinceEpoch(line.createdMs, Qt::UTC)
+                     .toString(QStringLiteral("yyyy-MM-dd hh:mm")) +
+                 QStringLiteral(", %1 ago").arg(agoWords(line.createdMs, document_.now().utcMs))});
     }
 }
 
 QString KitchenController::whyKept(Section section, const Thing& thing) const {
     if (section == places && document_.kitchen().sites.size() < 2)
-        return tr("A kitchen needs one place: add another before this one goes.");
+        return QStringLiteral("A kitchen needs one place: add another before this one goes.");
     for (const kitchen::Appliance& a : document_.kitchen().appliances)
         if ((section == places && a.siteId == thing.id) ||
             (section == vessels && a.standardVesselId == thing.id))
-            return tr("%1 depends on it: change that first.").arg(toQt(a.name));
+            return QStringLiteral("%1 depends on it: change that first.").arg(toQt(a.name));
     return {};
 }
 
@@ -173,7 +177,7 @@ Result<void> KitchenController::copyRecipe(const std::string& id) {
         if (recipe.id == id) {
             recipe::Recipe other = recipe;
             other.id = book::newId();
-            other.name = toStd(tr("%1, another").arg(toQt(recipe.name)));
+            other.name = toStd(QStringLiteral("%1, another").arg(toQt(recipe.name)));
             return document_.addRecipe(other);
         }
     return fail(Errc::notFound, "it is no longer in the book");

@@ -17,28 +17,27 @@ struct SectionWords {
     const char *name, *empty;
 };
 constexpr SectionWords kSections[] = {
-    {QT_TR_NOOP("Places"), QT_TR_NOOP("A place says how high above the sea you cook.")},
-    {QT_TR_NOOP("Appliances"),
-     QT_TR_NOOP("No appliance yet. Add the first oven, burner or grill, then rate it.")},
-    {QT_TR_NOOP("Vessels"),
-     QT_TR_NOOP("No vessel yet. Add the pan or pot that a burner is rated with.")},
-    {QT_TR_NOOP("Inserts"),
-     QT_TR_NOOP("No insert yet. A plate, a stone or raised grates make another heat of it.")},
-    {QT_TR_NOOP("Instruments"),
-     QT_TR_NOOP("No instrument yet. Add the thermometers: their limits go into every test.")},
-    {QT_TR_NOOP("Recipes"), QT_TR_NOOP("No recipe yet. Write one in Translate (Ctrl+2).")},
-    {QT_TR_NOOP("Kept translations"),
-     QT_TR_NOOP("None kept yet. In Translate, \"Keep this translation\" puts one here.")}};
+    {("Places"), ("A place says how high above the sea you cook.")},
+    {("Appliances"), ("No appliance yet. Add the first oven, burner or grill, then rate it.")},
+    {("Vessels"), ("No vessel yet. Add the pan or pot that a burner is rated with.")},
+    {("Inserts"), ("No insert yet. A plate, a stone or raised grates make another heat of it.")},
+    {("Instruments"),
+     ("No instrument yet. Add the thermometers: their limits go into every test.")},
+    {("Recipes"), ("No recipe yet. Write one in Translate (Ctrl+2).")},
+    {("Kept translations"),
+     ("None kept yet. In Translate, \"Keep this translation\" puts one here.")}};
 
 } // namespace
 
 KitchenPage::KitchenPage(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), controller_(document),
       sections_(new QButtonGroup(this)), heading_(new QLabel), empty_(new QLabel),
-      table_(new TextTable(tr("Things of this kitchen"))),
-      withRetired_(new QCheckBox(tr("Show retired"))), add_(new QPushButton(tr("Add…"))),
-      change_(new QPushButton(tr("Change…"))), another_(new QPushButton(tr("Another like it…"))),
-      retire_(new QPushButton(tr("Retire"))) {
+      table_(new TextTable(QStringLiteral("Things of this kitchen"))),
+      withRetired_(new QCheckBox(QStringLiteral("Show retired"))),
+      add_(new QPushButton(QStringLiteral("Add…"))),
+      change_(new QPushButton(QStringLiteral("Change…"))),
+      another_(new QPushButton(QStringLiteral("Another like it…"))),
+      retire_(new QPushButton(QStringLiteral("Retire"))) {
     setProperty("guide", QStringLiteral("kitchen"));
     auto* line = new QHBoxLayout(this);
     line->setContentsMargins(16, 12, 16, 12);
@@ -47,10 +46,10 @@ KitchenPage::KitchenPage(Document& document, QWidget* parent)
     list->setSpacing(4);
     int at = 0;
     for (const SectionWords& section : kSections) {
-        auto* button = new QPushButton(tr(section.name));
+        auto* button = new QPushButton(QString::fromUtf8(section.name));
         button->setObjectName(QStringLiteral("method"));
         button->setCheckable(true);
-        button->setAccessibleName(tr("Show %1").arg(tr(section.name)));
+        button->setAccessibleName(QStringLiteral("Show %1").arg(QString::fromUtf8(section.name)));
         sections_->addButton(button, at++);
         list->addWidget(button);
     }
@@ -60,7 +59,7 @@ KitchenPage::KitchenPage(Document& document, QWidget* parent)
     heading_->setObjectName(QStringLiteral("heading"));
     empty_->setObjectName(QStringLiteral("quiet"));
     empty_->setWordWrap(true);
-    empty_->setAccessibleName(tr("What to do first"));
+    empty_->setAccessibleName(QStringLiteral("What to do first"));
     box->addWidget(heading_);
     box->addWidget(buildActions());
     box->addWidget(empty_);
@@ -80,10 +79,10 @@ QWidget* KitchenPage::buildActions() {
     auto* out = new QWidget;
     auto* line = new QHBoxLayout(out);
     line->setContentsMargins(0, 0, 0, 0);
-    for (const auto& [button, name] : {std::pair{add_, tr("Add a thing")},
-                                       {change_, tr("Change the chosen one")},
-                                       {another_, tr("Another like the chosen one")},
-                                       {retire_, tr("Retire the chosen one")}}) {
+    for (const auto& [button, name] : {std::pair{add_, QStringLiteral("Add a thing")},
+                                       {change_, QStringLiteral("Change the chosen one")},
+                                       {another_, QStringLiteral("Another like the chosen one")},
+                                       {retire_, QStringLiteral("Retire the chosen one")}}) {
         button->setAccessibleName(name);
         line->addWidget(button);
     }
@@ -111,15 +110,15 @@ void KitchenPage::refresh() {
         return;
     const Thing* had = chosen();
     const std::string keptId = had ? had->id : "";
-    heading_->setText(tr(kSections[section_].name));
+    heading_->setText(QString::fromUtf8(kSections[section_].name));
     listing_ = controller_.list(section_, withRetired_->isChecked());
-    table_->show(listing_.headers, listing_.rows);
+    table_->showRows(listing_.headers, listing_.rows);
     int row = listing_.things.empty() ? -1 : 0;
     for (std::size_t i = 0; i < listing_.things.size(); ++i)
         if (listing_.things[i].id == keptId)
             row = static_cast<int>(i);
     table_->setCurrentRow(row);
-    empty_->setText(tr(kSections[section_].empty));
+    empty_->setText(QString::fromUtf8(kSections[section_].empty));
     empty_->setVisible(listing_.things.empty());
     table_->setVisible(!listing_.things.empty());
     enableActions();
@@ -139,12 +138,15 @@ void KitchenPage::enableActions() {
     const bool kept = section_ == KitchenController::kept;
     add_->setEnabled(can.add);
     add_->setVisible(!recipes && !kept);
-    change_->setText(kept ? tr("Open…") : recipes ? tr("Open in Translate") : tr("Change…"));
+    change_->setText(kept      ? QStringLiteral("Open…")
+                     : recipes ? QStringLiteral("Open in Translate")
+                               : QStringLiteral("Change…"));
     change_->setEnabled(can.change);
     another_->setVisible(!kept);
     another_->setEnabled(can.another);
     retire_->setEnabled(can.retire);
-    retire_->setText(thing && thing->retired ? tr("Bring back") : tr("Retire"));
+    retire_->setText(thing && thing->retired ? QStringLiteral("Bring back")
+                                             : QStringLiteral("Retire"));
 }
 
 void KitchenPage::report(const Result<void>& done) {
@@ -211,7 +213,7 @@ void KitchenPage::edit(const std::vector<Value>& all, bool asNew) {
         Value from = value;
         if (asNew) {
             from.id.clear();
-            from.name = toStd(tr("%1, another").arg(toQt(value.name)));
+            from.name = toStd(QStringLiteral("%1, another").arg(toQt(value.name)));
             return addNew<Dialog>(from);
         }
         Dialog dialog(document_, from, this);
@@ -265,8 +267,9 @@ void KitchenPage::retireOrBringBack() {
     const auto done = controller_.retireOrBringBack(section_, gone);
     report(done);
     if (done && !gone.retired)
-        document_.say(tr("%1 is retired; nothing of it is lost. Tick \"%2\" to bring it back.")
-                          .arg(toQt(gone.name), withRetired_->text()));
+        document_.say(
+            QStringLiteral("%1 is retired; nothing of it is lost. Tick \"%2\" to bring it back.")
+                .arg(toQt(gone.name), withRetired_->text()));
 }
 
 } // namespace dynamet::app

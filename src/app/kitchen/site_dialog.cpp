@@ -7,20 +7,23 @@
 namespace dynamet::app {
 
 SiteDialog::SiteDialog(Document& document, const kitchen::Site& site, QWidget* parent)
-    : FormDialog(document, tr("A place"), parent), site_(site), boiling_(new QLabel) {
+    : FormDialog(document, QStringLiteral("A place"), parent), site_(site), boiling_(new QLabel) {
     const Units& units = document.units();
-    name_ = addText(tr("Name of the place"), site.name);
-    height_ = addQuantity(tr("Height above the sea"), kinds::height(units), site.altitudeM);
+    name_ = addText(QStringLiteral("Name of the place"), site.name);
+    height_ =
+        addQuantity(QStringLiteral("Height above the sea"), kinds::height(units), site.altitudeM);
     boiling_->setObjectName(QStringLiteral("quiet"));
-    boiling_->setAccessibleName(tr("Where water boils there"));
+    boiling_->setAccessibleName(QStringLiteral("Where water boils there"));
     addWide(boiling_);
-    ambient_ = addQuantity(tr("Air temperature"), kinds::temperature(units, -30, 50),
+    ambient_ = addQuantity(QStringLiteral("Air temperature"), kinds::temperature(units, -30, 50),
                            site.ambient.kelvin());
-    wind_ = addQuantity(tr("Wind"), kinds::number(tr("m/s"), 1, 0, 30), site.windMPerS);
-    pressure_ =
-        addQuantity(tr("Barometer, if read"), kinds::number(tr("hPa"), 100, 300, 1100, true),
-                    site.measuredPressurePa);
-    gas_ = addQuantity(tr("Heating value of the gas"), kinds::number(tr("MJ/m³"), 1e6, 5, 130),
+    wind_ = addQuantity(QStringLiteral("Wind"), kinds::number(QStringLiteral("m/s"), 1, 0, 30),
+                        site.windMPerS);
+    pressure_ = addQuantity(QStringLiteral("Barometer, if read"),
+                            kinds::number(QStringLiteral("hPa"), 100, 300, 1100, true),
+                            site.measuredPressurePa);
+    gas_ = addQuantity(QStringLiteral("Heating value of the gas"),
+                       kinds::number(QStringLiteral("MJ/m³"), 1e6, 5, 130),
                        site.gasHeatingValueJPerM3);
     for (QuantityField* field : {height_, pressure_})
         connect(&field->edit(), &QLineEdit::textChanged, this, &SiteDialog::showBoiling);
@@ -31,13 +34,13 @@ void SiteDialog::showBoiling() {
     kitchen::Site as = site_;
     const auto height = height_->value(), pressure = pressure_->value();
     if (!height || !pressure) {
-        boiling_->setText(tr("Where water boils there follows from it."));
+        boiling_->setText(QStringLiteral("Where water boils there follows from it."));
         return;
     }
     as.altitudeM = **height;
     as.measuredPressurePa = *pressure;
     boiling_->setText(
-        tr("Water boils there at %1.")
+        QStringLiteral("Water boils there at %1.")
             .arg(toQt(printTemperature(boilingPointAt(as), document_.units().temperature()))));
 }
 

@@ -23,25 +23,26 @@ int materialAt(const std::string& id) {
 } // namespace
 
 VesselDialog::VesselDialog(Document& document, const kitchen::Vessel& vessel, QWidget* parent)
-    : FormDialog(document, tr("A vessel"), parent), vessel_(vessel) {
+    : FormDialog(document, QStringLiteral("A vessel"), parent), vessel_(vessel) {
     const Units& units = document.units();
-    common_ =
-        addChoice(tr("Begin with"),
-                  QStringList{tr("choose a common one")} + namesOf(kitchen::commonVessels()), 0);
-    name_ = addText(tr("Name of the vessel"), vessel.name, tr("what you call it"));
-    form_ = addChoice(tr("Form"), namesOf(kitchen::vesselForms()), formOf(vessel));
-    material_ =
-        addChoice(tr("Material"), namesOf(kitchen::materials()), materialAt(vessel.material));
-    diameter_ =
-        addQuantity(tr("Base diameter"), kinds::length(units, 0.05, 0.8), vessel.baseDiameterM);
+    common_ = addChoice(
+        QStringLiteral("Begin with"),
+        QStringList{QStringLiteral("choose a common one")} + namesOf(kitchen::commonVessels()), 0);
+    name_ = addText(QStringLiteral("Name of the vessel"), vessel.name,
+                    QStringLiteral("what you call it"));
+    form_ = addChoice(QStringLiteral("Form"), namesOf(kitchen::vesselForms()), formOf(vessel));
+    material_ = addChoice(QStringLiteral("Material"), namesOf(kitchen::materials()),
+                          materialAt(vessel.material));
+    diameter_ = addQuantity(QStringLiteral("Base diameter"), kinds::length(units, 0.05, 0.8),
+                            vessel.baseDiameterM);
     base_ =
-        addQuantity(tr("Base thickness"), kinds::length({units.fahrenheit, false}, 0.0003, 0.03),
-                    vessel.baseThicknessM);
-    mass_ = addQuantity(tr("Weighs"), kinds::mass(40, true),
+        addQuantity(QStringLiteral("Base thickness"),
+                    kinds::length({units.fahrenheit, false}, 0.0003, 0.03), vessel.baseThicknessM);
+    mass_ = addQuantity(QStringLiteral("Weighs"), kinds::mass(40, true),
                         vessel.id.empty() ? std::nullopt : std::optional(vessel.massKg));
-    highest_ = addQuantity(tr("Withstands up to"), kinds::temperature(units, 80, 1000, true),
-                           vessel.highestTemperatureK);
-    highest_->edit().setPlaceholderText(tr("no limit"));
+    highest_ = addQuantity(QStringLiteral("Withstands up to"),
+                           kinds::temperature(units, 80, 1000, true), vessel.highestTemperatureK);
+    highest_->edit().setPlaceholderText(QStringLiteral("no limit"));
     connect(common_, &QComboBox::activated, this, &VesselDialog::takeCommon);
     for (QComboBox* chooser : {form_, material_})
         connect(chooser, &QComboBox::currentIndexChanged, this, &VesselDialog::showUsualMass);
@@ -63,7 +64,8 @@ std::optional<kitchen::Vessel> VesselDialog::usual() const {
 void VesselDialog::showUsualMass() {
     const auto made = usual();
     mass_->edit().setPlaceholderText(
-        made ? tr("not weighed: about %1").arg(kinds::mass(40).show(made->massKg)) : QString());
+        made ? QStringLiteral("not weighed: about %1").arg(kinds::mass(40).show(made->massKg))
+             : QString());
 }
 
 void VesselDialog::takeCommon(int item) {
@@ -96,9 +98,10 @@ Result<void> VesselDialog::take() {
 }
 
 InsertDialog::InsertDialog(Document& document, const kitchen::Insert& insert, QWidget* parent)
-    : FormDialog(document, tr("An insert"), parent), insert_(insert) {
-    name_ = addText(tr("Name of the insert"), insert.name, tr("what you call it"));
-    kind_ = addChoice(tr("Kind of insert"), insertKindNames(),
+    : FormDialog(document, QStringLiteral("An insert"), parent), insert_(insert) {
+    name_ = addText(QStringLiteral("Name of the insert"), insert.name,
+                    QStringLiteral("what you call it"));
+    kind_ = addChoice(QStringLiteral("Kind of insert"), insertKindNames(),
                       std::max(0, static_cast<int>(insert.kind) - 1));
 }
 
@@ -112,8 +115,8 @@ Result<void> InsertDialog::take() {
 }
 
 QStringList insertKindNames() {
-    return {QObject::tr("plate"), QObject::tr("raised grates"), QObject::tr("deflector"),
-            QObject::tr("water trough"), QObject::tr("stone")};
+    return {QStringLiteral("plate"), QStringLiteral("raised grates"), QStringLiteral("deflector"),
+            QStringLiteral("water trough"), QStringLiteral("stone")};
 }
 
 } // namespace dynamet::app

@@ -12,8 +12,8 @@ namespace dynamet::app {
 CellChooser::CellChooser(Document& document, RateController& rating, QWidget* parent)
     : QWidget(parent), document_(document), rating_(rating), sheet_(new RateSheetView(document)),
       compared_(new ComparedSheet(document)),
-      setting_(new SettingEdit(tr("Rate at"), SettingEdit::Preheat::left)), where_(new QLabel),
-      tests_(new QComboBox) {
+      setting_(new SettingEdit(QStringLiteral("Rate at"), SettingEdit::Preheat::left)),
+      where_(new QLabel), tests_(new QComboBox) {
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(8);
@@ -31,17 +31,17 @@ CellChooser::CellChooser(Document& document, RateController& rating, QWidget* pa
 QLayout* CellChooser::buildSettingLine() {
     auto* line = new QHBoxLayout;
     line->setSpacing(8);
-    auto* words = new QLabel(tr("Rate at"));
+    auto* words = new QLabel(QStringLiteral("Rate at"));
     words->setObjectName(QStringLiteral("heading"));
     line->addWidget(words);
     line->addWidget(setting_);
     setting_->orderAfter(sheet_);
     where_->setObjectName(QStringLiteral("quiet"));
-    where_->setAccessibleName(tr("Setting to be rated"));
+    where_->setAccessibleName(QStringLiteral("Setting to be rated"));
     where_->setTextFormat(Qt::PlainText);
     line->addWidget(where_);
     line->addStretch();
-    tests_->setAccessibleName(tr("Tests of this cell"));
+    tests_->setAccessibleName(QStringLiteral("Tests of this cell"));
     connect(tests_, &QComboBox::activated, this, [this](int item) {
         if (const QString id = tests_->itemData(item).toString(); !id.isEmpty())
             emit testWanted(toStd(id));
@@ -64,7 +64,7 @@ void CellChooser::showAppliance(bool another) {
 void CellChooser::showSheet() {
     if (!rating_.appliance())
         return;
-    sheet_->show(rating_.applianceId(), 0, rating_.sheetWith());
+    sheet_->showSheet(rating_.applianceId(), 0, rating_.sheetWith());
     sizeSheet(pageHeight_);
     showCell();
 }
@@ -84,7 +84,7 @@ void CellChooser::choose(const kitchen::Setting& setting, const std::string& zon
     if (!appliance)
         return;
     const kitchen::Setting row = rating_.addRow(setting);
-    sheet_->show(rating_.applianceId(), 0, rating_.sheetWith());
+    sheet_->showSheet(rating_.applianceId(), 0, rating_.sheetWith());
     sizeSheet(pageHeight_);
     sheet_->selectCell(settingText(appliance->controls, row), zone);
     showCell();
@@ -95,7 +95,7 @@ void CellChooser::showCell() {
     const auto setting = sheet_->setting();
     if (!appliance || !setting)
         return;
-    setting_->show(*appliance, *setting);
+    setting_->showSetting(*appliance, *setting);
     QStringList where{toQt(sheetLabel(*appliance, *setting, document_.units().temperature()))};
     if (appliance->zones.size() > 1)
         where << toQt(sheet_->zone());
@@ -113,13 +113,13 @@ void CellChooser::listTests(const kitchen::Setting& setting) {
     const QSignalBlocker quiet(tests_);
     tests_->clear();
     for (const auto& line : rating_.testsOf(setting, sheet_->zone()))
-        tests_->addItem(tr("%1, %2%3")
+        tests_->addItem(QStringLiteral("%1, %2%3")
                             .arg(toQt(rating::findProtocol(line.protocol)->shortName),
                                  agoWords(line.startedMs, document_.now().utcMs),
-                                 line.draft ? tr(", unfinished") : QString()),
+                                 line.draft ? QStringLiteral(", unfinished") : QString()),
                         toQt(line.id));
-    tests_->insertItem(0, tests_->count() == 0 ? tr("No test yet")
-                                               : tr("Tests: %1").arg(tests_->count()));
+    tests_->insertItem(0, tests_->count() == 0 ? QStringLiteral("No test yet")
+                                               : QStringLiteral("Tests: %1").arg(tests_->count()));
     tests_->setCurrentIndex(0);
 }
 

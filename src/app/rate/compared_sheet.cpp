@@ -18,9 +18,9 @@ ComparedSheet::ComparedSheet(Document& document, QWidget* parent)
     title_->setObjectName(QStringLiteral("quiet"));
     box->addWidget(title_);
     box->addWidget(sheet_, 1);
-    sheet_->setAccessibleName(tr("Rate sheet beside"));
+    sheet_->setAccessibleName(QStringLiteral("Rate sheet beside"));
     sheet_->verticalHeader()->setFixedWidth(130);
-    choice_->setAccessibleName(tr("Rate sheet to compare with"));
+    choice_->setAccessibleName(QStringLiteral("Rate sheet to compare with"));
     connect(choice_, &QComboBox::currentIndexChanged, this, &ComparedSheet::showChosen);
     hide();
 }
@@ -30,12 +30,12 @@ void ComparedSheet::showAppliance(const std::string& id) {
     applianceId_ = id;
     const QSignalBlocker quiet(choice_);
     choice_->clear();
-    choice_->addItem(tr("Compare with…"));
+    choice_->addItem(QStringLiteral("Compare with…"));
     auto days = kitchen::ratedDays(document_.kitchen(), id);
     if (!days.empty())
         days.pop_back(); // the newest is what the first sheet shows
     for (const std::int64_t end : days)
-        choice_->addItem(tr("As on %1")
+        choice_->addItem(QStringLiteral("As on %1")
                              .arg(QDateTime::fromMSecsSinceEpoch(end, Qt::UTC)
                                       .toString(QStringLiteral("yyyy-MM-dd"))),
                          QVariant::fromValue<qint64>(end));
@@ -52,9 +52,9 @@ void ComparedSheet::showChosen() {
     if (choice_->currentIndex() <= 0)
         return;
     const bool day = chosen.userType() == QMetaType::LongLong;
-    title_->setText(day ? tr("%1, this appliance").arg(choice_->currentText())
+    title_->setText(day ? QStringLiteral("%1, this appliance").arg(choice_->currentText())
                         : choice_->currentText());
-    sheet_->show(day ? applianceId_ : toStd(chosen.toString()), day ? chosen.toLongLong() : 0);
+    sheet_->showSheet(day ? applianceId_ : toStd(chosen.toString()), day ? chosen.toLongLong() : 0);
 }
 
 } // namespace dynamet::app

@@ -28,34 +28,34 @@ ConditionsForm::ConditionsForm(Document& document, QWidget* parent)
     }
     for (QLineEdit* edit : {day_, operator_, ambient_, wind_, fuel_, photo_})
         edit->setMinimumWidth(70);
-    lid_->addItems({tr("unknown"), tr("on"), tr("off")});
+    lid_->addItems({QStringLiteral("unknown"), QStringLiteral("on"), QStringLiteral("off")});
     const auto row = [&](const QString& words, QWidget* widget) {
         widget->setAccessibleName(words);
         form->addRow(words, widget);
     };
-    row(tr("Thermometer"), instrument_);
+    row(QStringLiteral("Thermometer"), instrument_);
     form->addRow(risk_);
-    row(tr("Tested on"), day_);
-    day_->setPlaceholderText(tr("today, or 2026-11-02"));
-    row(tr("Tested by"), operator_);
-    row(tr("Air temperature"), ambient_);
-    row(tr("Wind, m/s"), wind_);
-    row(tr("Fuel"), fuel_);
-    row(tr("Lid"), lid_);
-    photo_->setAccessibleName(tr("Photo"));
+    row(QStringLiteral("Tested on"), day_);
+    day_->setPlaceholderText(QStringLiteral("today, or 2026-11-02"));
+    row(QStringLiteral("Tested by"), operator_);
+    row(QStringLiteral("Air temperature"), ambient_);
+    row(QStringLiteral("Wind, m/s"), wind_);
+    row(QStringLiteral("Fuel"), fuel_);
+    row(QStringLiteral("Lid"), lid_);
+    photo_->setAccessibleName(QStringLiteral("Photo"));
     auto* photo = new QHBoxLayout;
-    auto* browse = new QPushButton(tr("…"));
-    browse->setAccessibleName(tr("Browse for a photo"));
+    auto* browse = new QPushButton(QStringLiteral("…"));
+    browse->setAccessibleName(QStringLiteral("Browse for a photo"));
     browse->setFixedWidth(36);
     browse->setStyleSheet(QStringLiteral("padding: 4px"));
     connect(browse, &QPushButton::clicked, this, &ConditionsForm::browse);
     photo->addWidget(photo_, 1);
     photo->addWidget(browse);
-    form->addRow(tr("Photo"), photo);
+    form->addRow(QStringLiteral("Photo"), photo);
     for (QLineEdit* edit : {operator_, ambient_, wind_, fuel_, photo_})
-        edit->setPlaceholderText(tr("unknown"));
+        edit->setPlaceholderText(QStringLiteral("unknown"));
     risk_->setObjectName(QStringLiteral("caution"));
-    risk_->setAccessibleName(tr("Thermometer's range"));
+    risk_->setAccessibleName(QStringLiteral("Thermometer's range"));
     risk_->setWordWrap(true);
     risk_->hide();
     connect(instrument_, &QComboBox::currentIndexChanged, this, [this] {
@@ -69,7 +69,7 @@ void ConditionsForm::refresh() {
     const QSignalBlocker quiet(instrument_);
     const QString kept = instrument_->currentData().toString();
     instrument_->clear();
-    instrument_->addItem(tr("unknown"), QString());
+    instrument_->addItem(QStringLiteral("unknown"), QString());
     for (const kitchen::Instrument& i :
          document_.isOpen() ? document_.kitchen().instruments : std::vector<kitchen::Instrument>{})
         if (i.kind == kitchen::InstrumentKind::probe || i.kind == kitchen::InstrumentKind::infrared)
@@ -97,11 +97,13 @@ void ConditionsForm::showRisk() {
     const QString heat = toQt(printTemperature(Temperature::kelvin(expected_.kelvin), unit));
     risk_->setText(
         risk == kitchen::RangeRisk::ruins
-            ? tr("! This setting may reach %1 or more, and this thermometer is damaged above %2. "
-                 "Use another one.")
+            ? QStringLiteral(
+                  "! This setting may reach %1 or more, and this thermometer is damaged above %2. "
+                  "Use another one.")
                   .arg(heat, at)
-            : tr("! This setting may reach %1: readings at this thermometer's limit, %2, only mean "
-                 "\"at least\".")
+            : QStringLiteral("! This setting may reach %1: readings at this thermometer's limit, "
+                             "%2, only mean "
+                             "\"at least\".")
                   .arg(heat, at));
 }
 
@@ -110,7 +112,7 @@ const kitchen::Instrument* ConditionsForm::instrument() const {
                                    toStd(instrument_->currentData().toString()));
 }
 
-void ConditionsForm::show(const book::TestRecord& test) {
+void ConditionsForm::showTest(const book::TestRecord& test) {
     const QSignalBlocker quiet(instrument_);
     instrument_->setCurrentIndex(std::max(0, instrument_->findData(toQt(test.instrumentId))));
     lid_->setCurrentIndex(!test.lidOn ? 0 : *test.lidOn ? 1 : 2);
@@ -148,9 +150,9 @@ Result<void> ConditionsForm::fill(book::TestRecord& test, std::string& photoPath
 }
 
 void ConditionsForm::browse() {
-    const QString chosen =
-        QFileDialog::getOpenFileName(this, tr("Photo of the test"), photo_->text(),
-                                     tr("Pictures (*.jpg *.jpeg *.png);;All files (*)"));
+    const QString chosen = QFileDialog::getOpenFileName(
+        this, QStringLiteral("Photo of the test"), photo_->text(),
+        QStringLiteral("Pictures (*.jpg *.jpeg *.png);;All files (*)"));
     if (!chosen.isEmpty())
         photo_->setText(chosen);
 }
@@ -158,17 +160,18 @@ void ConditionsForm::browse() {
 Result<book::When> ConditionsForm::madeAt() const {
     const book::When now = document_.now();
     const QString typed = day_->text().trimmed().toLower();
-    if (typed.isEmpty() || typed == tr("today"))
+    if (typed.isEmpty() || typed == QStringLiteral("today"))
         return now;
     const QDate today =
         QDateTime::fromMSecsSinceEpoch(now.utcMs, Qt::OffsetFromUTC, now.offsetMin * 60).date();
-    const QDate day = typed == tr("yesterday")
+    const QDate day = typed == QStringLiteral("yesterday")
                           ? today.addDays(-1)
                           : QDate::fromString(typed, QStringLiteral("yyyy-MM-dd"));
     if (!day.isValid() || day > today || day.year() < 1970)
-        return fail(Errc::parse, toStd(tr("Tested on: \"%1\" is no day up to today; write it as "
-                                          "2026-11-02")
-                                           .arg(day_->text())));
+        return fail(Errc::parse,
+                    toStd(QStringLiteral("Tested on: \"%1\" is no day up to today; write it as "
+                                         "2026-11-02")
+                              .arg(day_->text())));
     return day == today
                ? now
                : book::When{QDateTime(day, QTime(12, 0), Qt::OffsetFromUTC, now.offsetMin * 60)
@@ -179,9 +182,9 @@ Result<book::When> ConditionsForm::madeAt() const {
 QStringList ConditionsForm::missing() const {
     QStringList out;
     if (!instrument())
-        out << tr("the thermometer");
-    for (const auto& [edit, name] :
-         {std::pair{operator_, tr("who tested")}, {ambient_, tr("the air temperature")}})
+        out << QStringLiteral("the thermometer");
+    for (const auto& [edit, name] : {std::pair{operator_, QStringLiteral("who tested")},
+                                     {ambient_, QStringLiteral("the air temperature")}})
         if (edit->text().trimmed().isEmpty())
             out << name;
     return out;

@@ -20,7 +20,7 @@ class ConditionsForm : public QWidget {
     explicit ConditionsForm(Document& document, QWidget* parent = nullptr);
     /// Shows what stands against the chosen instrument at an expected temperature.
     void expect(const kitchen::Representative& expected);
-    void show(const book::TestRecord& test);
+    void showTest(const book::TestRecord& test);
     void refresh();
     /// Writes the conditions into a test and says which file is its photo; an error names the
     /// field.

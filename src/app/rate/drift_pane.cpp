@@ -16,17 +16,18 @@ namespace dynamet::app {
 
 DriftPane::DriftPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), choice_(new QComboBox), verdict_(new QLabel),
-      twins_(new QLabel), plot_(new Plot), table_(new TextTable(tr("Repeats, one a row"))) {
+      twins_(new QLabel), plot_(new Plot),
+      table_(new TextTable(QStringLiteral("Repeats, one a row"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     setProperty("guide", QStringLiteral("drift"));
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(16, 12, 16, 12);
     box->setSpacing(8);
-    choice_->setAccessibleName(tr("Which repeated test"));
-    verdict_->setAccessibleName(tr("Verdict of the chart"));
-    twins_->setAccessibleName(tr("Others of its kind"));
-    plot_->setAccessibleName(tr("Control chart"));
+    choice_->setAccessibleName(QStringLiteral("Which repeated test"));
+    verdict_->setAccessibleName(QStringLiteral("Verdict of the chart"));
+    twins_->setAccessibleName(QStringLiteral("Others of its kind"));
+    plot_->setAccessibleName(QStringLiteral("Control chart"));
     verdict_->setStyleSheet(QStringLiteral("font-size: 18px"));
     for (QLabel* label : {verdict_, twins_})
         label->setWordWrap(true);
@@ -55,7 +56,7 @@ std::vector<DriftPane::Repeats> DriftPane::repeatsOf(const std::string& applianc
             const auto setting = parseSetting(appliance->controls, line.setting);
             const rating::Protocol* protocol = rating::findProtocol(line.protocol);
             out.push_back(
-                {tr("%1: %2, %3, %4")
+                {QStringLiteral("%1: %2, %3, %4")
                      .arg(toQt(words::quantityWords(line.name)),
                           setting ? toQt(settingLabel(appliance->controls, *setting))
                                   : toQt(line.setting),
@@ -80,7 +81,7 @@ void DriftPane::showAppliance(const std::string& id) {
     const QSignalBlocker quiet(choice_);
     choice_->clear();
     for (const Repeats& r : all_)
-        choice_->addItem(tr("%1  (tested %2 ×)").arg(r.label).arg(r.values.size()));
+        choice_->addItem(QStringLiteral("%1  (tested %2 ×)").arg(r.label).arg(r.values.size()));
     choice_->setVisible(!all_.empty());
     showRepeats(0);
 }
@@ -100,9 +101,9 @@ void DriftPane::showRepeats(int index) {
     table_->setVisible(there);
     twins_->setVisible(there);
     if (!there) {
-        verdict_->setText(
-            tr("Nothing rated yet. Rate a setting on the bench; rate it again some weeks "
-               "later, and this page tells whether it drifts."));
+        verdict_->setText(QStringLiteral(
+            "Nothing rated yet. Rate a setting on the bench; rate it again some weeks "
+            "later, and this page tells whether it drifts."));
         return;
     }
     const Repeats& repeats = all_[static_cast<std::size_t>(index)];
@@ -119,9 +120,10 @@ void DriftPane::showRepeats(int index) {
                                 .toString(QStringLiteral("yyyy-MM-dd")),
                             toQt(printFixed(shown(repeats, repeats.values[i].value), 1)) +
                                 QStringLiteral(" ") + unitOf(repeats),
-                            out ? tr("! outside") : tr("inside")};
+                            out ? QStringLiteral("! outside") : QStringLiteral("inside")};
     }
-    table_->show({tr("Day"), tr("Found"), tr("Limits")}, rows);
+    table_->showRows({QStringLiteral("Day"), QStringLiteral("Found"), QStringLiteral("Limits")},
+                     rows);
 }
 
 QString DriftPane::twinWords(const Repeats& repeats) const {
@@ -137,10 +139,11 @@ QString DriftPane::twinWords(const Repeats& repeats) const {
             const double degrees = repeats.unit == "K" ? degreesOf(KelvinDelta(apart.difference),
                                                                    document_.units().temperature())
                                                        : apart.difference;
-            out << tr("%1, of the same kind, is %2 %3 %4 at this setting%5.")
+            out << QStringLiteral("%1, of the same kind, is %2 %3 %4 at this setting%5.")
                        .arg(toQt(other.name), toQt(printFixed(std::abs(degrees), 0)),
-                            unitOf(repeats), degrees < 0 ? tr("lower") : tr("higher"),
-                            apart.real ? QString() : tr(", within the ± of both"));
+                            unitOf(repeats),
+                            degrees < 0 ? QStringLiteral("lower") : QStringLiteral("higher"),
+                            apart.real ? QString() : QStringLiteral(", within the ± of both"));
         }
     }
     return out.join(QStringLiteral(" "));
@@ -178,7 +181,7 @@ void DriftPane::draw(const Repeats& repeats, const rating::ControlChart& chart) 
         smooth->setPen(QPen(look::kInk, 2));
     }
     plot_->xAxis->setLabel(
-        tr("repeat test (dots: results; thick line: weighted mean; dashed: limits)"));
+        QStringLiteral("repeat test (dots: results; thick line: weighted mean; dashed: limits)"));
     plot_->yAxis->setLabel(unitOf(repeats));
     plot_->rescaleAxes();
     plot_->xAxis->setRange(0.5, count + 0.5);

@@ -14,18 +14,18 @@ constexpr std::size_t kMostRows = 40;
 
 FindPane::FindPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), form_(new QWidget), words_(new QLabel),
-      table_(new TextTable(tr("Settings that give it"))) {
+      table_(new TextTable(QStringLiteral("Settings that give it"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     setProperty("guide", QStringLiteral("find"));
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(16, 12, 16, 12);
     box->setSpacing(10);
-    auto* heading = new QLabel(tr("How hot should each zone be?"));
+    auto* heading = new QLabel(QStringLiteral("How hot should each zone be?"));
     heading->setObjectName(QStringLiteral("heading"));
     words_->setWordWrap(true);
     words_->setObjectName(QStringLiteral("plain"));
-    words_->setAccessibleName(tr("What was found for the wish"));
+    words_->setAccessibleName(QStringLiteral("What was found for the wish"));
     box->addWidget(heading);
     box->addWidget(form_);
     box->addWidget(words_);
@@ -58,28 +58,29 @@ void FindPane::showAppliance(const std::string& id) {
     for (const kitchen::Zone& zone : appliance ? appliance->zones : std::vector<kitchen::Zone>{}) {
         const QString name = toQt(zone.name);
         auto *low = new QLineEdit, *high = new QLineEdit;
-        low->setAccessibleName(tr("%1 at least").arg(name));
-        high->setAccessibleName(tr("%1 at most").arg(name));
+        low->setAccessibleName(QStringLiteral("%1 at least").arg(name));
+        high->setAccessibleName(QStringLiteral("%1 at most").arg(name));
         for (QLineEdit* edit : {low, high}) {
-            edit->setPlaceholderText(tr("any, in %1").arg(sign));
+            edit->setPlaceholderText(QStringLiteral("any, in %1").arg(sign));
             edit->setMaximumWidth(120);
             connect(edit, &QLineEdit::returnPressed, this, &FindPane::find);
         }
         grid->addWidget(new QLabel(name), line, 0);
-        grid->addWidget(new QLabel(tr("at least")), line, 1);
+        grid->addWidget(new QLabel(QStringLiteral("at least")), line, 1);
         grid->addWidget(low, line, 2);
-        grid->addWidget(new QLabel(tr("at most")), line, 3);
+        grid->addWidget(new QLabel(QStringLiteral("at most")), line, 3);
         grid->addWidget(high, line++, 4);
         rows_.push_back({zone.name, low, high});
     }
-    auto* act = new QPushButton(tr("Find setups"));
+    auto* act = new QPushButton(QStringLiteral("Find setups"));
     act->setObjectName(QStringLiteral("act"));
-    act->setAccessibleName(tr("Find setups"));
+    act->setAccessibleName(QStringLiteral("Find setups"));
     connect(act, &QPushButton::clicked, this, &FindPane::find);
     grid->addWidget(act, 0, 5);
     grid->setColumnStretch(6, 1);
-    table_->show({}, {});
-    words_->setText(tr("Type how hot a zone should be and press Enter. Untested settings are "
+    table_->showRows({}, {});
+    words_->setText(
+        QStringLiteral("Type how hot a zone should be and press Enter. Untested settings are "
                        "included, with their wider ±."));
 }
 
@@ -114,12 +115,13 @@ void FindPane::find() {
     const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
     const auto wish = wanted();
     if (!appliance || !wish) {
-        words_->setText(wish ? QString() : tr("! %1").arg(toQt(wish.error(), document_.units())));
+        words_->setText(wish ? QString()
+                             : QStringLiteral("! %1").arg(toQt(wish.error(), document_.units())));
         return;
     }
     const auto found = findSettings(document_.kitchen(), *appliance, *wish);
     if (!found) {
-        words_->setText(tr("! %1").arg(toQt(found.error(), document_.units())));
+        words_->setText(QStringLiteral("! %1").arg(toQt(found.error(), document_.units())));
         return;
     }
     showFound(*found, *wish);
@@ -130,16 +132,17 @@ QString FindPane::noneWords(const kitchen::WantedHeat& wish) const {
     const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
     const auto nearest = nearestMeasured(document_.kitchen(), *appliance, wish);
     if (!nearest || !*nearest)
-        return tr("None: every chance is under 5 %, and nothing was measured yet. Rate a setting "
-                  "first.");
+        return QStringLiteral(
+            "None: every chance is under 5 %, and nothing was measured yet. Rate a setting "
+            "first.");
     const auto unit = document_.units().temperature();
     QStringList zones;
     for (std::size_t i = 0; i < wish.zones.size(); ++i)
-        zones << tr("%1 %2").arg(
+        zones << QStringLiteral("%1 %2").arg(
             toQt(wish.zones[i].zone),
             toQt(printTemperature(Temperature::kelvin((*nearest)->zones[i].kelvin), unit,
                                   halfWidthK((*nearest)->zones[i]))));
-    return tr("None: every chance is under 5 %. The nearest measured is %1: %2.")
+    return QStringLiteral("None: every chance is under 5 %. The nearest measured is %1: %2.")
         .arg(toQt(settingLabel(appliance->controls, (*nearest)->setting, unit)),
              zones.join(QStringLiteral(", ")));
 }
@@ -148,29 +151,30 @@ void FindPane::showFound(const std::vector<kitchen::FoundSetting>& found,
                          const kitchen::WantedHeat& wish) {
     const auto* appliance = findAppliance(document_.kitchen(), applianceId_);
     settings_.clear();
-    QStringList headers{tr("Chance"), tr("Setup")};
+    QStringList headers{QStringLiteral("Chance"), QStringLiteral("Setup")};
     for (const auto& zone : wish.zones)
         headers << toQt(zone.zone);
-    headers << tr("Rests on");
+    headers << QStringLiteral("Rests on");
     QVector<QStringList> rows;
     for (std::size_t i = 0; i < std::min(found.size(), kMostRows); ++i) {
         const kitchen::FoundSetting& f = found[i];
         QStringList row{
-            toQt(printFixed(f.probability * 100, 0)) + tr(" %"),
+            toQt(printFixed(f.probability * 100, 0)) + QStringLiteral(" %"),
             toQt(settingLabel(appliance->controls, f.setting, document_.units().temperature()))};
         for (const auto& shown : f.zones)
             row << toQt(printTemperature(Temperature::kelvin(shown.kelvin),
                                          document_.units().temperature(), halfWidthK(shown)));
-        row << (f.addedUp ? tr("burners added up, not tested")
+        row << (f.addedUp ? QStringLiteral("burners added up, not tested")
                           : QString::fromUtf8(word(f.provenance)));
         rows << row;
         settings_.push_back(settingText(appliance->controls, f.setting));
     }
-    table_->show(headers, rows);
-    words_->setText(found.empty() ? noneWords(wish)
-                                  : tr("%1 settings may give that, the most likely first. Enter "
-                                       "shows one in the rate sheet.")
-                                        .arg(found.size()));
+    table_->showRows(headers, rows);
+    words_->setText(found.empty()
+                        ? noneWords(wish)
+                        : QStringLiteral("%1 settings may give that, the most likely first. Enter "
+                                         "shows one in the rate sheet.")
+                              .arg(found.size()));
     table_->setCurrentRow(0);
 }
 

@@ -19,15 +19,15 @@ const std::array<QColor, 5> kShades{QColor(0x3f, 0x55, 0x6b), QColor(0x7d, 0x8f,
 } // namespace
 
 CauseBar::CauseBar(QWidget* parent) : QWidget(parent) {
-    setAccessibleName(tr("What the uncertainty is made of"));
+    setAccessibleName(QStringLiteral("What the uncertainty is made of"));
 }
 
-void CauseBar::show(const std::vector<rating::Contribution>& contributions) {
+void CauseBar::showCauses(const std::vector<rating::Contribution>& contributions) {
     shares_.clear();
     QStringList spoken;
     for (const auto& [name, share] : words::varianceShares(contributions, kShades.size())) {
         shares_.emplace_back(toQt(name), share);
-        spoken << tr("%1 %2 %").arg(toQt(name)).arg(std::lround(share * 100));
+        spoken << QStringLiteral("%1 %2 %").arg(toQt(name)).arg(std::lround(share * 100));
     }
     setAccessibleDescription(spoken.join(QStringLiteral(", ")));
     setFixedHeight(
@@ -46,7 +46,9 @@ void CauseBar::paintEvent(QPaintEvent*) {
         p.fillRect(QRect(0, y + 4, 10, 10), kShades[i]);
         p.setPen(look::kInk);
         p.drawText(QRect(16, y, width() - 16, kLineHeight), Qt::AlignVCenter,
-                   tr("%1 %  %2").arg(std::lround(shares_[i].second * 100)).arg(shares_[i].first));
+                   QStringLiteral("%1 %  %2")
+                       .arg(std::lround(shares_[i].second * 100))
+                       .arg(shares_[i].first));
         x += w;
         y += kLineHeight;
     }
@@ -55,27 +57,27 @@ void CauseBar::paintEvent(QPaintEvent*) {
 FoundPane::FoundPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), sentence_(new QLabel), refusal_(new QLabel),
       numbers_(new QWidget), bar_(new CauseBar), sheet_(new QLabel), warnings_(new QLabel),
-      save_(new QPushButton(tr("Save the rating  (Ctrl+Enter)"))) {
+      save_(new QPushButton(QStringLiteral("Save the rating  (Ctrl+Enter)"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(12, 10, 12, 10);
     box->setSpacing(10);
-    auto* overline = new QLabel(tr("FOUND"));
+    auto* overline = new QLabel(QStringLiteral("FOUND"));
     overline->setObjectName(QStringLiteral("overline"));
     sentence_->setObjectName(QStringLiteral("sentence"));
-    sentence_->setAccessibleName(tr("What was found"));
+    sentence_->setAccessibleName(QStringLiteral("What was found"));
     refusal_->setObjectName(QStringLiteral("caution"));
-    refusal_->setAccessibleName(tr("Why there is no result"));
+    refusal_->setAccessibleName(QStringLiteral("Why there is no result"));
     warnings_->setObjectName(QStringLiteral("caution"));
     sheet_->setObjectName(QStringLiteral("quiet"));
-    sheet_->setAccessibleName(tr("Beside the rate sheet"));
+    sheet_->setAccessibleName(QStringLiteral("Beside the rate sheet"));
     for (QLabel* label : {sentence_, refusal_, sheet_, warnings_}) {
         label->setWordWrap(true);
         label->setTextInteractionFlags(Qt::TextSelectableByMouse);
     }
     save_->setObjectName(QStringLiteral("act"));
-    save_->setAccessibleName(tr("Save the rating"));
+    save_->setAccessibleName(QStringLiteral("Save the rating"));
     box->addWidget(overline);
     for (QWidget* w : {static_cast<QWidget*>(sentence_), static_cast<QWidget*>(refusal_),
                        static_cast<QWidget*>(save_), numbers_, static_cast<QWidget*>(sheet_),
@@ -93,7 +95,7 @@ void FoundPane::clearNumbers() {
 
 void FoundPane::showNothing() {
     clearNumbers();
-    sentence_->setText(tr("The result will stand here."));
+    sentence_->setText(QStringLiteral("The result will stand here."));
     sentence_->setObjectName(QStringLiteral("quiet"));
     sentence_->setStyleSheet({});
     for (QWidget* w :
@@ -104,21 +106,22 @@ void FoundPane::showNothing() {
 
 void FoundPane::showRefusal(const QString& reason) {
     showNothing();
-    sentence_->setText(tr("No result from these readings. They are kept as an unfinished test."));
-    refusal_->setText(tr("! %1").arg(reason));
+    sentence_->setText(
+        QStringLiteral("No result from these readings. They are kept as an unfinished test."));
+    refusal_->setText(QStringLiteral("! %1").arg(reason));
     refusal_->show();
 }
 
 void FoundPane::ask(const std::vector<QString>& questions) {
     QStringList words;
     for (const QString& question : questions)
-        words << tr("! %1").arg(question);
+        words << QStringLiteral("! %1").arg(question);
     refusal_->setText(words.join(QStringLiteral("\n")));
     refusal_->show();
-    save_->setText(tr("Save it anyway"));
+    save_->setText(QStringLiteral("Save it anyway"));
 }
 
-void FoundPane::show(const rating::Reduction& reduction, bool saved, const QString& sheet) {
+void FoundPane::showFound(const rating::Reduction& reduction, bool saved, const QString& sheet) {
     clearNumbers();
     sheet_->setText(sheet);
     sheet_->setVisible(!sheet.isEmpty());
@@ -137,16 +140,17 @@ void FoundPane::show(const rating::Reduction& reduction, bool saved, const QStri
         grid->addWidget(label, row, 0);
         grid->addWidget(new QLabel(toQt(value)), row++, 1);
     }
-    bar_->show(reduction.contributions);
+    bar_->showCauses(reduction.contributions);
     bar_->setVisible(!reduction.contributions.empty());
     QStringList warnings;
     for (const auto& warning : reduction.warnings)
-        warnings << tr("! %1").arg(toQt(words::say(warning, document_.units())));
+        warnings << QStringLiteral("! %1").arg(toQt(words::say(warning, document_.units())));
     warnings_->setText(warnings.join(QStringLiteral("\n")));
     warnings_->setVisible(!warnings.isEmpty());
     save_->setVisible(true);
     save_->setEnabled(!saved && document_.book().writable());
-    save_->setText(saved ? tr("Saved") : tr("Save the rating  (Ctrl+Enter)"));
+    save_->setText(saved ? QStringLiteral("Saved")
+                         : QStringLiteral("Save the rating  (Ctrl+Enter)"));
 }
 
 } // namespace dynamet::app

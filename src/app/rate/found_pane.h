@@ -18,7 +18,7 @@ class CauseBar : public QWidget {
     Q_OBJECT
   public:
     explicit CauseBar(QWidget* parent = nullptr);
-    void show(const std::vector<rating::Contribution>& contributions);
+    void showCauses(const std::vector<rating::Contribution>& contributions);
 
   protected:
     void paintEvent(QPaintEvent* event) override;
@@ -36,7 +36,8 @@ class FoundPane : public QWidget {
     void showNothing();
     void showRefusal(const QString& reason);
     /// `sheet` says why the rate sheet shows another number; may be empty.
-    void show(const rating::Reduction& reduction, bool saved, const QString& sheet = QString());
+    void showFound(const rating::Reduction& reduction, bool saved,
+                   const QString& sheet = QString());
     /// Asks before a result is saved that would make nonsense of others: saving again says yes.
     void ask(const std::vector<QString>& questions);
 

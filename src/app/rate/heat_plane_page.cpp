@@ -15,15 +15,15 @@
 namespace dynamet::app {
 HeatPlanePage::HeatPlanePage(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), view_(new HeatPlaneView(document)), words_(new QLabel),
-      compared_(new QLabel), table_(new TextTable(tr("Marks of the heat plane"))) {
+      compared_(new QLabel), table_(new TextTable(QStringLiteral("Marks of the heat plane"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     setProperty("guide", QStringLiteral("heat-plane"));
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(16, 10, 16, 10);
     auto* line = new QHBoxLayout;
-    words_->setAccessibleName(tr("Mark in hand"));
-    compared_->setAccessibleName(tr("Compared with"));
+    words_->setAccessibleName(QStringLiteral("Mark in hand"));
+    compared_->setAccessibleName(QStringLiteral("Compared with"));
     compared_->setObjectName(QStringLiteral("quiet"));
     for (QLabel* label : {words_, compared_})
         label->setWordWrap(true);
@@ -31,8 +31,8 @@ HeatPlanePage::HeatPlanePage(Document& document, QWidget* parent)
     both->addWidget(words_);
     both->addWidget(compared_);
     line->addLayout(both, 1);
-    auto* save = new QPushButton(tr("Save the picture…"));
-    save->setAccessibleName(tr("Save the heat plane as SVG"));
+    auto* save = new QPushButton(QStringLiteral("Save the picture…"));
+    save->setAccessibleName(QStringLiteral("Save the heat plane as SVG"));
     line->addWidget(save, 0, Qt::AlignTop);
     box->addLayout(line);
     auto* body = new QHBoxLayout;
@@ -50,14 +50,16 @@ HeatPlanePage::HeatPlanePage(Document& document, QWidget* parent)
             view_->choose(row);
     });
     connect(save, &QPushButton::clicked, this, [this] {
-        SavePathDialog dialog(tr("Picture of the heat plane"), tr("File of the picture"),
+        SavePathDialog dialog(QStringLiteral("Picture of the heat plane"),
+                              QStringLiteral("File of the picture"),
                               QDir::home().filePath(QStringLiteral("heat-plane.svg")),
-                              tr("SVG (*.svg)"), this);
+                              QStringLiteral("SVG (*.svg)"), this);
         if (dialog.exec() != QDialog::Accepted || dialog.path().isEmpty())
             return;
         document_.say(exportSvg(dialog.path())
-                          ? tr("Written: %1").arg(dialog.path())
-                          : tr("%1 could not be written; nothing was changed.").arg(dialog.path()));
+                          ? QStringLiteral("Written: %1").arg(dialog.path())
+                          : QStringLiteral("%1 could not be written; nothing was changed.")
+                                .arg(dialog.path()));
     });
 }
 
@@ -76,23 +78,25 @@ void HeatPlanePage::showAppliance(const std::string& id) {
         rows << QStringList{
             toQt(appliance->name),
             toQt(m.settingLabel) +
-                (appliance->zones.size() > 1 ? tr(", ") + toQt(m.zone) : QString()),
+                (appliance->zones.size() > 1 ? QStringLiteral(", ") + toQt(m.zone) : QString()),
             toQt(printTemperature(Temperature::kelvin(m.kelvin), unit, halfWidthK(m))),
             toQt(printPlusMinus(m.coefficient, halfWidthCoefficient(m), "")),
             toQt(printFixed(m.fluxW_m2 / 1000, 1)),
             QString::fromUtf8(word(m.provenance))};
     }
-    table_->show(
-        {tr("Appliance"), tr("Setting"), tr("Acts like"), tr("W/m²K"), tr("kW/m²"), tr("Rests on")},
-        rows);
-    view_->show(marks_, id);
+    table_->showRows({QStringLiteral("Appliance"), QStringLiteral("Setting"),
+                      QStringLiteral("Acts like"), QStringLiteral("W/m²K"), QStringLiteral("kW/m²"),
+                      QStringLiteral("Rests on")},
+                     rows);
+    view_->showMarks(marks_, id);
     showWords();
 }
 
 QString HeatPlanePage::wordsOf(int index) const {
     const kitchen::PlaneMark& m = marks_[static_cast<std::size_t>(index)];
     const auto* appliance = findAppliance(document_.kitchen(), m.applianceId);
-    return tr("%1, %2: acts like %3 with a heat transfer of %4; a cold surface gets %5 kW/m².")
+    return QStringLiteral(
+               "%1, %2: acts like %3 with a heat transfer of %4; a cold surface gets %5 kW/m².")
         .arg(toQt(appliance->name), toQt(m.settingLabel),
              toQt(printTemperature(Temperature::kelvin(m.kelvin), document_.units().temperature(),
                                    halfWidthK(m))),
@@ -103,19 +107,21 @@ QString HeatPlanePage::wordsOf(int index) const {
 void HeatPlanePage::showWords() {
     const int chosen = view_->chosen(), held = view_->held();
     const int count = static_cast<int>(marks_.size());
-    words_->setText(chosen >= 0 && chosen < count
-                        ? wordsOf(chosen)
-                        : tr("No setting to show yet: choose an appliance on the left."));
+    words_->setText(
+        chosen >= 0 && chosen < count
+            ? wordsOf(chosen)
+            : QStringLiteral("No setting to show yet: choose an appliance on the left."));
     compared_->setText(
         held >= 0 && held < count && held != chosen
-            ? tr("Compared with: %1").arg(wordsOf(held))
-            : tr("Solid: measured, with its 95 % ellipse; a line through: interpolated; hollow: "
-                 "assumed. Arrow keys walk the marks, Enter holds one to compare."));
+            ? QStringLiteral("Compared with: %1").arg(wordsOf(held))
+            : QStringLiteral(
+                  "Solid: measured, with its 95 % ellipse; a line through: interpolated; hollow: "
+                  "assumed. Arrow keys walk the marks, Enter holds one to compare."));
 }
 
 bool HeatPlanePage::exportSvg(const QString& path) const {
     const QSize size(960, 600);
-    return writePicture(path, PictureKind::svg, size, tr("Heat plane"),
+    return writePicture(path, PictureKind::svg, size, QStringLiteral("Heat plane"),
                         [&](QPainter& painter) { view_->draw(painter, size); })
         .isEmpty();
 }

@@ -26,12 +26,12 @@ double clampedC(double kelvin) {
 HeatPlaneView::HeatPlaneView(Document& document, QWidget* parent)
     : QWidget(parent), document_(document) {
     setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("Heat plane"));
+    setAccessibleName(QStringLiteral("Heat plane"));
     setMinimumHeight(260);
 }
 
-void HeatPlaneView::show(const std::vector<kitchen::PlaneMark>& marks,
-                         const std::string& applianceId) {
+void HeatPlaneView::showMarks(const std::vector<kitchen::PlaneMark>& marks,
+                              const std::string& applianceId) {
     marks_ = marks;
     applianceId_ = applianceId;
     held_ = -1;
@@ -87,7 +87,7 @@ void HeatPlaneView::drawAxes(QPainter& p, const QRectF& area) const {
     }
     p.setPen(look::kQuietInk);
     p.drawText(QRectF(area.left(), area.bottom() + 22, area.width(), 16), Qt::AlignCenter,
-               tr("acts like, %1   (upwards: heat transfer, W/m²K)")
+               QStringLiteral("acts like, %1   (upwards: heat transfer, W/m²K)")
                    .arg(QString::fromUtf8(unitSign(unit))));
 }
 
@@ -111,7 +111,7 @@ void HeatPlaneView::drawFluxLines(QPainter& p, const QRectF& area) const {
         p.setPen(look::kQuietInk);
         if (begun)
             p.drawText(QRectF(last.x() - 72, last.y() - 16, 70, 14), Qt::AlignRight,
-                       tr("%1 kW/m²").arg(flux / 1000));
+                       QStringLiteral("%1 kW/m²").arg(flux / 1000));
     }
 }
 

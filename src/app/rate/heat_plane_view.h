@@ -17,7 +17,7 @@ class HeatPlaneView : public QWidget {
     Q_OBJECT
   public:
     explicit HeatPlaneView(Document& document, QWidget* parent = nullptr);
-    void show(const std::vector<kitchen::PlaneMark>& marks, const std::string& applianceId);
+    void showMarks(const std::vector<kitchen::PlaneMark>& marks, const std::string& applianceId);
     void choose(int index);
     int chosen() const { return chosen_; }
     int held() const { return held_; }

@@ -46,7 +46,8 @@ void HowPane::addText(const QString& words, const char* kind) {
     column_->addWidget(label);
 }
 
-void HowPane::show(const rating::Protocol& protocol, const std::map<std::string, double>& given) {
+void HowPane::showProtocol(const rating::Protocol& protocol,
+                           const std::map<std::string, double>& given) {
     const bool otherUnit = unit_ != document_.units().temperature();
     std::vector<std::string> hiddenBefore, hiddenNow;
     for (const rating::ValueSpec& value : protocol.values) {
@@ -124,22 +125,23 @@ void HowPane::rebuild() {
     column_ = new QVBoxLayout(body_);
     column_->setContentsMargins(12, 10, 12, 10);
     column_->setSpacing(6);
-    addText(tr("HOW"), "overline");
+    addText(QStringLiteral("HOW"), "overline");
     addText(toQt(protocol_->title), "heading");
-    addText(tr("Finds %1.").arg(toQt(protocol_->finds)), "plain");
+    addText(QStringLiteral("Finds %1.").arg(toQt(protocol_->finds)), "plain");
     addSources();
     addFields();
-    addText(tr("CONDITIONS"), "overline");
+    addText(QStringLiteral("CONDITIONS"), "overline");
     column_->addWidget(conditions_);
     conditions_->setVisible(true);
-    addText(tr("You need %1.").arg(toQt(protocol_->needs)), "quiet");
+    addText(QStringLiteral("You need %1.").arg(toQt(protocol_->needs)), "quiet");
     for (std::size_t i = 0; i < protocol_->steps.size(); ++i)
         addText(QStringLiteral("%1  %2").arg(i + 1).arg(toQt(protocol_->steps[i])), "plain");
     QStringList cautions;
     for (const std::string& caution : protocol_->cautions)
         cautions << toQt(caution);
-    addText(tr("! Caution: %1").arg(cautions.join(QStringLiteral("\n"))), "caution");
-    addText(tr("Takes %1. Spoilt by %2.").arg(toQt(protocol_->howLong), toQt(protocol_->spoils)),
+    addText(QStringLiteral("! Caution: %1").arg(cautions.join(QStringLiteral("\n"))), "caution");
+    addText(QStringLiteral("Takes %1. Spoilt by %2.")
+                .arg(toQt(protocol_->howLong), toQt(protocol_->spoils)),
             "quiet");
     column_->addStretch();
     scroll->setWidget(body_);
@@ -191,7 +193,7 @@ void HowPane::addField(QFormLayout& form, const rating::ValueSpec& value) {
         field.edit->setMinimumWidth(80);
         field.edit->setMaximumWidth(130);
         if (value.optional)
-            field.edit->setPlaceholderText(tr("not known"));
+            field.edit->setPlaceholderText(QStringLiteral("not known"));
         connect(field.edit, &QLineEdit::textEdited, this,
                 [this, at] { fields_[at].touched = true; });
     }
@@ -205,7 +207,7 @@ void HowPane::addField(QFormLayout& form, const rating::ValueSpec& value) {
 QLineEdit* HowPane::reading(QFormLayout& form, const QString& label, const QString& hint,
                             const std::string& role) {
     auto* edit = new QLineEdit;
-    edit->setAccessibleName(tr("%1 readings").arg(label));
+    edit->setAccessibleName(QStringLiteral("%1 readings").arg(label));
     edit->setPlaceholderText(hint);
     edit->setToolTip(hint);
     edit->setText(kept_[protocol_->id]["reading:" + role]);
@@ -220,15 +222,16 @@ void HowPane::addKeyed() {
     auto* form = new QFormLayout;
     form->setRowWrapPolicy(QFormLayout::WrapLongRows);
     for (const rating::KeyedRole& role : protocol_->keyed) {
-        const QString unit = role.kind == rating::KeyedKind::temperature ? tr(", in %1").arg(sign)
-                             : role.kind == rating::KeyedKind::minutes   ? tr(", in min")
-                                                                         : QString();
+        const QString unit = role.kind == rating::KeyedKind::temperature
+                                 ? QStringLiteral(", in %1").arg(sign)
+                             : role.kind == rating::KeyedKind::minutes ? QStringLiteral(", in min")
+                                                                       : QString();
         reading(*form, toQt(role.label), toQt(role.hint) + unit, role.role);
     }
     if (protocol_->fromLog && canBeTyped(protocol_->id))
         for (const std::string& role : protocol_->roles)
-            reading(*form, tr("Typed, %1").arg(toQt(role)),
-                    tr("minute and %1: 0 65, 1 82, 2 99").arg(sign), role);
+            reading(*form, QStringLiteral("Typed, %1").arg(toQt(role)),
+                    QStringLiteral("minute and %1: 0 65, 1 82, 2 99").arg(sign), role);
     column_->addLayout(form);
 }
 
@@ -236,21 +239,21 @@ void HowPane::addSources() {
     if (!protocol_->fromLog)
         addKeyed();
     if (protocol_->fromLog) {
-        auto* import = new QPushButton(tr("Import a log…  (Ctrl+I)"));
+        auto* import = new QPushButton(QStringLiteral("Import a log…  (Ctrl+I)"));
         import->setObjectName(QStringLiteral("act"));
-        import->setAccessibleName(tr("Import a log"));
+        import->setAccessibleName(QStringLiteral("Import a log"));
         connect(import, &QPushButton::clicked, this, &HowPane::importWanted);
         column_->addWidget(import);
-        addText(tr("Or drop the logger's file anywhere on this page."), "quiet");
+        addText(QStringLiteral("Or drop the logger's file anywhere on this page."), "quiet");
         if (!canBeTyped(protocol_->id))
             return;
-        addText(tr("No logger? Read by hand and type it:"), "quiet");
+        addText(QStringLiteral("No logger? Read by hand and type it:"), "quiet");
         addKeyed();
     }
-    auto* work = new QPushButton(tr("Work it out"));
+    auto* work = new QPushButton(QStringLiteral("Work it out"));
     if (!protocol_->fromLog)
         work->setObjectName(QStringLiteral("act"));
-    work->setAccessibleName(tr("Work it out"));
+    work->setAccessibleName(QStringLiteral("Work it out"));
     connect(work, &QPushButton::clicked, this, &HowPane::keyedReady);
     column_->addWidget(work);
 }
@@ -272,7 +275,7 @@ void HowPane::fill(const book::TestRecord& test) {
         if (!words.isEmpty())
             edit->setText(words.join(QLatin1Char(' ')));
     }
-    conditions_->show(test);
+    conditions_->showTest(test);
 }
 
 Result<rating::TypedValues> HowPane::values() const {

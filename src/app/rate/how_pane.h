@@ -26,7 +26,7 @@ class HowPane : public QWidget {
     explicit HowPane(Document& document, QWidget* parent = nullptr);
     /// `given` are values that follow from the place (rating/given_values.h): those that are never
     /// typed have no field, the others stand in theirs until somebody types.
-    void show(const rating::Protocol& protocol, const std::map<std::string, double>& given);
+    void showProtocol(const rating::Protocol& protocol, const std::map<std::string, double>& given);
     /// Puts what a kept test was given into the fields.
     void fill(const book::TestRecord& test);
     /// The values, given ones included; an error names the field.

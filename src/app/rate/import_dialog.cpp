@@ -26,36 +26,37 @@ ImportDialog::ImportDialog(const std::vector<std::string>& roles, bool firstColu
     : QDialog(parent), roles_(roles), firstColumnOnly_(firstColumnOnly), made_(made),
       dayWords_(new QLabel), day_(new QLineEdit), path_(new QLineEdit(path)),
       description_(new QLabel), problem_(new QLabel), summary_(new QLabel),
-      preview_(new QPlainTextEdit), columns_(new QWidget), import_(new QPushButton(tr("Import"))) {
-    setWindowTitle(tr("Import a log"));
+      preview_(new QPlainTextEdit), columns_(new QWidget),
+      import_(new QPushButton(QStringLiteral("Import"))) {
+    setWindowTitle(QStringLiteral("Import a log"));
     resize(620, 520);
     auto* box = new QVBoxLayout(this);
     box->setSpacing(8);
     auto* row = new QHBoxLayout;
-    path_->setAccessibleName(tr("File of the log"));
-    path_->setPlaceholderText(tr("Type the path of a CSV file, or press Browse"));
-    auto* look = new QPushButton(tr("Browse…"));
-    look->setAccessibleName(tr("Browse for a file"));
+    path_->setAccessibleName(QStringLiteral("File of the log"));
+    path_->setPlaceholderText(QStringLiteral("Type the path of a CSV file, or press Browse"));
+    auto* look = new QPushButton(QStringLiteral("Browse…"));
+    look->setAccessibleName(QStringLiteral("Browse for a file"));
     look->setAutoDefault(false);
     row->addWidget(path_, 1);
     row->addWidget(look);
     box->addLayout(row);
     description_->setWordWrap(true);
-    description_->setAccessibleName(tr("How the log is written"));
+    description_->setAccessibleName(QStringLiteral("How the log is written"));
     problem_->setObjectName(QStringLiteral("caution"));
     problem_->setWordWrap(true);
-    problem_->setAccessibleName(tr("What is wrong with the file"));
+    problem_->setAccessibleName(QStringLiteral("What is wrong with the file"));
     problem_->hide();
     box->addWidget(description_);
     box->addWidget(problem_);
     box->addWidget(columns_);
     preview_->setReadOnly(true);
-    preview_->setAccessibleName(tr("First lines of the file"));
+    preview_->setAccessibleName(QStringLiteral("First lines of the file"));
     preview_->setLineWrapMode(QPlainTextEdit::NoWrap);
     preview_->setTabChangesFocus(true);
     box->addWidget(preview_, 1);
     auto* dayLine = new QHBoxLayout;
-    day_->setAccessibleName(tr("Day of the log"));
+    day_->setAccessibleName(QStringLiteral("Day of the log"));
     day_->setFixedWidth(130);
     dayLine->addWidget(dayWords_);
     dayLine->addWidget(day_);
@@ -68,18 +69,19 @@ ImportDialog::ImportDialog(const std::vector<std::string>& roles, bool firstColu
     box->addWidget(summary_);
     auto* buttons = new QDialogButtonBox;
     import_->setObjectName(QStringLiteral("act"));
-    import_->setAccessibleName(tr("Import the log"));
+    import_->setAccessibleName(QStringLiteral("Import the log"));
     import_->setDefault(true);
     import_->setEnabled(false);
     buttons->addButton(import_, QDialogButtonBox::AcceptRole);
-    buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole)->setAutoDefault(false);
+    buttons->addButton(QStringLiteral("Cancel"), QDialogButtonBox::RejectRole)
+        ->setAutoDefault(false);
     box->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     connect(look, &QPushButton::clicked, this, [this] {
-        const QString chosen =
-            QFileDialog::getOpenFileName(this, tr("Log of a thermometer"), path_->text(),
-                                         tr("Logs (*.csv *.txt *.tsv *.log);;All files (*)"));
+        const QString chosen = QFileDialog::getOpenFileName(
+            this, QStringLiteral("Log of a thermometer"), path_->text(),
+            QStringLiteral("Logs (*.csv *.txt *.tsv *.log);;All files (*)"));
         if (!chosen.isEmpty())
             path_->setText(chosen);
     });
@@ -89,11 +91,11 @@ ImportDialog::ImportDialog(const std::vector<std::string>& roles, bool firstColu
 }
 
 void ImportDialog::showProblem(const QString& words) {
-    problem_->setText(tr("! %1").arg(words));
+    problem_->setText(QStringLiteral("! %1").arg(words));
     problem_->setVisible(!words.isEmpty());
     import_->setEnabled(words.isEmpty());
     if (!words.isEmpty())
-        summary_->setText(tr("Nothing was imported."));
+        summary_->setText(QStringLiteral("Nothing was imported."));
 }
 
 void ImportDialog::readFile() {
@@ -108,8 +110,9 @@ void ImportDialog::readFile() {
     if (!file.isFile()) {
         problem_->hide();
         import_->setEnabled(false);
-        summary_->setText(path_->text().isEmpty() ? QString()
-                                                  : tr("There is no file of that name yet."));
+        summary_->setText(path_->text().isEmpty()
+                              ? QString()
+                              : QStringLiteral("There is no file of that name yet."));
         return;
     }
     auto read = formats::readTextFile(toStd(file.filePath()));
@@ -123,7 +126,7 @@ void ImportDialog::readFile() {
         toQt(text_.substr(0, 4000)).section(QLatin1Char('\n'), 0, kPreviewLines));
     const auto dialect = formats::sniffCsv(text_);
     if (!dialect) {
-        showProblem(tr("Line %1: %2")
+        showProblem(QStringLiteral("Line %1: %2")
                         .arg(dialect.error().line)
                         .arg(toQt(dialect.error().message)));
         return;
@@ -145,7 +148,7 @@ void ImportDialog::showColumns() {
         auto* role = new QComboBox;
         for (const std::string& r : roles_)
             role->addItem(toQt(r));
-        role->addItem(tr("not used"));
+        role->addItem(QStringLiteral("not used"));
         const bool unasked = firstColumnOnly_ && next > 0; // a second probe is not another thing
         role->setCurrentIndex(
             static_cast<int>(unasked ? roles_.size() : std::min(next, roles_.size())));
@@ -153,17 +156,17 @@ void ImportDialog::showColumns() {
         for (std::size_t r = 0; r < roles_.size(); ++r)
             if (name.contains(toQt(roles_[r]), Qt::CaseInsensitive))
                 role->setCurrentIndex(static_cast<int>(r));
-        role->setAccessibleName(tr("Role of %1").arg(name));
+        role->setAccessibleName(QStringLiteral("Role of %1").arg(name));
         auto* unit = new QComboBox;
         unit->addItems({QStringLiteral("°C"), QStringLiteral("°F"), QStringLiteral("K")});
         unit->setCurrentIndex(static_cast<int>(column.unit));
-        unit->setAccessibleName(tr("Unit of %1").arg(name));
+        unit->setAccessibleName(QStringLiteral("Unit of %1").arg(name));
         const int row = static_cast<int>(rows_.size());
         grid->addWidget(new QLabel(name), row, 0);
         grid->addWidget(role, row, 1);
         grid->addWidget(unit, row, 2);
         if (!column.unitWritten)
-            grid->addWidget(new QLabel(tr("? unit not written in the file")), row, 3);
+            grid->addWidget(new QLabel(QStringLiteral("? unit not written in the file")), row, 3);
         rows_.push_back({c, role, unit});
         connect(unit, &QComboBox::currentIndexChanged, this, &ImportDialog::parse);
         connect(role, &QComboBox::currentIndexChanged, this, &ImportDialog::parse);
@@ -178,7 +181,7 @@ void ImportDialog::parse() {
     auto log = formats::parseCsv(text_, *dialect_);
     if (!log) {
         log_.reset();
-        showProblem(tr("Line %1: %2. Correct the file and import it again.")
+        showProblem(QStringLiteral("Line %1: %2. Correct the file and import it again.")
                         .arg(log.error().line)
                         .arg(toQt(log.error().message)));
         return;
@@ -192,9 +195,10 @@ void ImportDialog::parse() {
     showDay();
     const QDate day = QDate::fromString(day_->text().trimmed(), QStringLiteral("yyyy-MM-dd"));
     if (!day.isValid())
-        return showProblem(tr("\"%1\" is no day; write it as 2026-11-02.").arg(day_->text()));
-    showProblem(used ? QString() : tr("No column has a role yet."));
-    summary_->setText(tr("%1 rows over %2; %3 lines skipped; %4 gaps")
+        return showProblem(
+            QStringLiteral("\"%1\" is no day; write it as 2026-11-02.").arg(day_->text()));
+    showProblem(used ? QString() : QStringLiteral("No column has a role yet."));
+    summary_->setText(QStringLiteral("%1 rows over %2; %3 lines skipped; %4 gaps")
                           .arg(log_->timeS.size())
                           .arg(toQt(printDuration(log_->timeS.back())))
                           .arg(log_->junkLines.size())
@@ -204,7 +208,8 @@ void ImportDialog::parse() {
 /// The log's own day, or the one that is asked for.
 void ImportDialog::showDay() {
     const bool known = log_ && log_->startUnixS;
-    dayWords_->setText(known ? tr("Tested on") : tr("The log has no date. It was recorded on"));
+    dayWords_->setText(known ? QStringLiteral("Tested on")
+                             : QStringLiteral("The log has no date. It was recorded on"));
     day_->setEnabled(!known);
     if (known || day_->text().isEmpty())
         day_->setText(

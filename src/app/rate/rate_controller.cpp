@@ -46,9 +46,9 @@ std::vector<RateController::With> RateController::withChoices() const {
         for (const kitchen::Vessel& v : document_.kitchen().vessels)
             out.push_back({v.id, toQt(v.name)});
         if (out.empty())
-            out.push_back({"", tr("no pan yet")});
+            out.push_back({"", QStringLiteral("no pan yet")});
     } else {
-        out.push_back({"", tr("no insert")});
+        out.push_back({"", QStringLiteral("no insert")});
         for (const kitchen::Insert& i : document_.kitchen().inserts)
             out.push_back({i.id, toQt(i.name)});
     }

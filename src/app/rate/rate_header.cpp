@@ -19,11 +19,11 @@ RateHeader::RateHeader(Document& document, RateController& rating, QWidget* pare
     about_->setObjectName(QStringLiteral("quiet"));
     line->addWidget(title_);
     line->addWidget(about_);
-    unfinished_->setAccessibleName(tr("Go on with the unfinished test"));
+    unfinished_->setAccessibleName(QStringLiteral("Go on with the unfinished test"));
     unfinished_->hide();
     connect(unfinished_, &QPushButton::clicked, this, [this] { emit testWanted(unfinishedId_); });
     line->addWidget(unfinished_);
-    with_->setAccessibleName(tr("Vessel or insert"));
+    with_->setAccessibleName(QStringLiteral("Vessel or insert"));
     with_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     with_->setMinimumContentsLength(12);
     connect(with_, &QComboBox::activated, this, [this] {
@@ -34,10 +34,11 @@ RateHeader::RateHeader(Document& document, RateController& rating, QWidget* pare
     line->addStretch();
     int index = 0;
     for (const QString& name :
-         {tr("Bench"), tr("Find"), tr("Drift"), tr("Heat plane"), tr("Thermometers")}) {
+         {QStringLiteral("Bench"), QStringLiteral("Find"), QStringLiteral("Drift"),
+          QStringLiteral("Heat plane"), QStringLiteral("Thermometers")}) {
         auto* tab = new QPushButton(name);
         tab->setObjectName(QStringLiteral("method"));
-        tab->setAccessibleName(tr("Page %1").arg(name));
+        tab->setAccessibleName(QStringLiteral("Page %1").arg(name));
         tab->setCheckable(true);
         tab->setChecked(index == 0);
         tabs_->addButton(tab, index++);
@@ -56,13 +57,14 @@ void RateHeader::refresh(const std::string& testInHand) {
     with_->setVisible(false);
     unfinished_->setVisible(false);
     if (!appliance) {
-        title_->setText(tr("No appliance yet"));
-        about_->setText(tr("Add the first one: Kitchen (Ctrl+K), or Add on the left."));
+        title_->setText(QStringLiteral("No appliance yet"));
+        about_->setText(QStringLiteral("Add the first one: Kitchen (Ctrl+K), or Add on the left."));
         return;
     }
     const auto* site = findSite(document_.kitchen(), appliance->siteId);
     title_->setText(toQt(appliance->name));
-    about_->setText(tr("%1 · %2").arg(QString::fromUtf8(kitchen::kindName(appliance->kind)),
+    about_->setText(
+        QStringLiteral("%1 · %2").arg(QString::fromUtf8(kitchen::kindName(appliance->kind)),
                                       site ? toQt(site->name) : QString()));
     listWith();
     showUnfinished(testInHand);
@@ -84,9 +86,9 @@ void RateHeader::showUnfinished(const std::string& testInHand) {
     if (!line)
         return;
     const rating::Protocol& protocol = *rating::findProtocol(line->protocol);
-    unfinished_->setText(tr("Unfinished: %1").arg(toQt(protocol.shortName)));
+    unfinished_->setText(QStringLiteral("Unfinished: %1").arg(toQt(protocol.shortName)));
     unfinished_->setToolTip(
-        tr("%1, %2 ago")
+        QStringLiteral("%1, %2 ago")
             .arg(toQt(protocol.title), agoWords(line->startedMs, document_.now().utcMs)));
 }
 

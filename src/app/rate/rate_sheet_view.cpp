@@ -29,8 +29,8 @@ void paintPatch(QPainter& p, const QRect& place, const kitchen::Representative& 
 RateSheetModel::RateSheetModel(Document& document, QObject* parent)
     : QAbstractTableModel(parent), document_(document) {}
 
-void RateSheetModel::show(const std::string& applianceId, std::int64_t untilMs,
-                          const kitchen::SheetWith& with) {
+void RateSheetModel::setSheet(const std::string& applianceId, std::int64_t untilMs,
+                              const kitchen::SheetWith& with) {
     beginResetModel();
     sheet_ = {};
     if (const auto* appliance = findAppliance(document_.kitchen(), applianceId))
@@ -55,11 +55,11 @@ const kitchen::SheetCell& RateSheetModel::cell(const QModelIndex& index) const {
 QString RateSheetModel::cellText(const QModelIndex& index) const {
     const kitchen::SheetCell& at = cell(index);
     if (!at.shown)
-        return tr("not known");
+        return QStringLiteral("not known");
     const QString heat =
         toQt(printTemperature(Temperature::kelvin(at.shown->kelvin),
                               document_.units().temperature(), halfWidthK(*at.shown)));
-    return at.power ? tr("%1 · holds %2").arg(toQt(powerWords(*at.power)), heat) : heat;
+    return at.power ? QStringLiteral("%1 · holds %2").arg(toQt(powerWords(*at.power)), heat) : heat;
 }
 
 QString RateSheetModel::restsOn(const QModelIndex& index) const {
@@ -70,14 +70,14 @@ QString RateSheetModel::restsOn(const QModelIndex& index) const {
     const QString words = QString::fromUtf8(word(from));
     if (from != kitchen::Provenance::measured || at.measuredMs == 0)
         return words;
-    return tr("%1 %2").arg(words, agoWords(at.measuredMs, document_.now().utcMs));
+    return QStringLiteral("%1 %2").arg(words, agoWords(at.measuredMs, document_.now().utcMs));
 }
 
 QVariant RateSheetModel::data(const QModelIndex& index, int role) const {
     if (role == Qt::DisplayRole)
         return cellText(index);
     if (role == Qt::AccessibleTextRole || role == Qt::ToolTipRole)
-        return tr("%1, %2: %3, %4")
+        return QStringLiteral("%1, %2: %3, %4")
             .arg(toQt(sheet_.labels[static_cast<std::size_t>(index.row())]),
                  toQt(sheet_.zones[static_cast<std::size_t>(index.column())]), cellText(index),
                  restsOn(index));
@@ -166,7 +166,7 @@ RateSheetView::RateSheetView(Document& document, QWidget* parent)
     setModel(model_);
     setItemDelegate(new CellDelegate(this));
     setVerticalHeader(new SettingHeader(this));
-    setAccessibleName(tr("Rate sheet"));
+    setAccessibleName(QStringLiteral("Rate sheet"));
     setSelectionMode(QAbstractItemView::SingleSelection);
     setEditTriggers(QAbstractItemView::NoEditTriggers);
     horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
@@ -184,11 +184,11 @@ RateSheetView::RateSheetView(Document& document, QWidget* parent)
     connect(&document, &Document::unitsChanged, this, [this] { viewport()->update(); });
 }
 
-void RateSheetView::show(const std::string& applianceId, std::int64_t untilMs,
-                         const kitchen::SheetWith& with) {
+void RateSheetView::showSheet(const std::string& applianceId, std::int64_t untilMs,
+                              const kitchen::SheetWith& with) {
     const auto keptSetting = model_->sheet().applianceId == applianceId ? setting() : std::nullopt;
     const int column = currentIndex().column();
-    model_->show(applianceId, untilMs, with);
+    model_->setSheet(applianceId, untilMs, with);
     if (model_->rowCount() == 0 || model_->columnCount() == 0)
         return;
     int row = 0;

@@ -19,8 +19,8 @@ class RateSheetModel : public QAbstractTableModel {
   public:
     explicit RateSheetModel(Document& document, QObject* parent = nullptr);
     /// `untilMs` 0 = as it is now, else as it was rated up to then.
-    void show(const std::string& applianceId, std::int64_t untilMs = 0,
-              const kitchen::SheetWith& with = {});
+    void setSheet(const std::string& applianceId, std::int64_t untilMs = 0,
+                  const kitchen::SheetWith& with = {});
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;
     QVariant data(const QModelIndex& index, int role) const override;
@@ -59,8 +59,8 @@ class RateSheetView : public QTableView {
     Q_OBJECT
   public:
     explicit RateSheetView(Document& document, QWidget* parent = nullptr);
-    void show(const std::string& applianceId, std::int64_t untilMs = 0,
-              const kitchen::SheetWith& with = {});
+    void showSheet(const std::string& applianceId, std::int64_t untilMs = 0,
+                   const kitchen::SheetWith& with = {});
     /// The setting and zone of the current cell.
     std::optional<kitchen::Setting> setting() const;
     std::string zone() const;

@@ -10,11 +10,11 @@
 namespace dynamet::app {
 
 SpotMap::SpotMap(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
-    setAccessibleName(tr("Map of the surface"));
+    setAccessibleName(QStringLiteral("Map of the surface"));
     setMinimumHeight(140);
 }
 
-void SpotMap::show(const std::vector<double>& spots, int perRow) {
+void SpotMap::showSpots(const std::vector<double>& spots, int perRow) {
     spots_ = spots;
     perRow_ = perRow > 0 ? perRow : static_cast<int>(std::max<std::size_t>(1, spots.size()));
     QStringList spoken;

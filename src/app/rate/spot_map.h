@@ -15,7 +15,7 @@ class SpotMap : public QWidget {
   public:
     explicit SpotMap(Document& document, QWidget* parent = nullptr);
     /// `perRow` 0 = all in one row. Kelvins.
-    void show(const std::vector<double>& spots, int perRow);
+    void showSpots(const std::vector<double>& spots, int perRow);
 
   protected:
     void paintEvent(QPaintEvent* event) override;

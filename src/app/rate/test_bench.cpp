@@ -41,10 +41,11 @@ TestBench::TestBench(Document& document, QWidget* parent)
     auto* tabLine = new QHBoxLayout(tabs_);
     tabLine->setContentsMargins(0, 0, 0, 0);
     int at = 0;
-    for (const QString& name : {tr("How"), tr("Trace"), tr("Found")}) {
+    for (const QString& name :
+         {QStringLiteral("How"), QStringLiteral("Trace"), QStringLiteral("Found")}) {
         auto* tab = new QPushButton(name);
         tab->setObjectName(QStringLiteral("method"));
-        tab->setAccessibleName(tr("Pane %1").arg(name));
+        tab->setAccessibleName(QStringLiteral("Pane %1").arg(name));
         tab->setCheckable(true);
         tabGroup_->addButton(tab, at++);
         tabLine->addWidget(tab);
@@ -68,7 +69,7 @@ TestBench::TestBench(Document& document, QWidget* parent)
     connect(&document_, &Document::unitsChanged, this, [this] {
         showHow();
         if (test_)
-            work(*test_);
+            reduceAndShow(*test_);
     });
 }
 
@@ -99,9 +100,10 @@ void TestBench::clear() {
     reduction_.reset();
     saved_ = doubted_ = false;
     if (protocol_)
-        trace_->showNothing(protocol_->fromLog
-                                ? tr("The readings are drawn here, with the fit.")
-                                : tr("Type the readings on the left; they are drawn here."));
+        trace_->showNothing(
+            protocol_->fromLog
+                ? QStringLiteral("The readings are drawn here, with the fit.")
+                : QStringLiteral("Type the readings on the left; they are drawn here."));
     found_->showNothing();
     giveRoomTo(Attention::how);
     emit testChanged();
@@ -140,7 +142,7 @@ void TestBench::chooseProtocol(const std::string& id) {
         button->setChecked(button->accessibleName() == toQt(protocol_->title));
     showHow();
     if (test_ && test_->protocol == id)
-        work(*test_);
+        reduceAndShow(*test_);
     else
         clear();
 }
@@ -151,7 +153,7 @@ void TestBench::showHow() {
     rating::TestPlace place{appliance(), &place_.setting,
                             findVessel(document_.kitchen(), place_.vesselId),
                             how_->conditions().instrument()};
-    how_->show(*protocol_, rating::givenValues(protocol_->id, place));
+    how_->showProtocol(*protocol_, rating::givenValues(protocol_->id, place));
 }
 
 void TestBench::giveRoomTo(Attention attention) {
@@ -235,7 +237,7 @@ void TestBench::importLog(const QString& path) {
     if (!protocol_)
         return;
     if (!protocol_->fromLog)
-        return say(tr("These readings were typed in, on the left."));
+        return say(QStringLiteral("These readings were typed in, on the left."));
     auto test = newTest();
     if (!test)
         return say(toQt(test.error(), document_.units()));
@@ -244,7 +246,7 @@ void TestBench::importLog(const QString& path) {
     if (dialog.exec() != QDialog::Accepted)
         return;
     dialog.fill(*test);
-    keepAndWork(std::move(*test));
+    keepAndReduce(std::move(*test));
 }
 
 void TestBench::takeTyped() {
@@ -262,10 +264,10 @@ void TestBench::takeTyped() {
             return say(toQt(keyed.error(), document_.units()));
         test->keyed = std::move(*keyed);
     }
-    keepAndWork(std::move(*test));
+    keepAndReduce(std::move(*test));
 }
 
-void TestBench::keepAndWork(book::TestRecord test) {
+void TestBench::keepAndReduce(book::TestRecord test) {
     if (!keepPhoto(test))
         return;
     test_ = test;
@@ -273,17 +275,17 @@ void TestBench::keepAndWork(book::TestRecord test) {
         clear();
         return say(toQt(kept.error(), document_.units()));
     }
-    askOnce();
-    work(test);
+    askForMissingConditions();
+    reduceAndShow(test);
 }
 
-void TestBench::work(const book::TestRecord& test) {
+void TestBench::reduceAndShow(const book::TestRecord& test) {
     test_ = test;
     saved_ = doubted_ = false;
     const auto input = rating::inputOf(test, document_.kitchen().instruments);
     const auto reduction = rating::reduce(input);
     reduction_ = reduction ? std::optional(*reduction) : std::nullopt;
-    trace_->show(input, reduction_ ? &*reduction_ : nullptr);
+    trace_->showTrace(input, reduction_ ? &*reduction_ : nullptr);
     for (const auto& line : lines_)
         saved_ = saved_ || (line.id == test.id && !line.draft);
     if (!reduction) {
@@ -297,18 +299,19 @@ void TestBench::work(const book::TestRecord& test) {
 }
 
 /// Missing conditions are asked for once a session; they stay unknown, never a default.
-void TestBench::askOnce() {
+void TestBench::askForMissingConditions() {
     const QStringList missing = how_->conditions().missing();
     if (asked_ || missing.isEmpty())
         return;
     asked_ = true;
-    say(tr("Missing: %1. Type it under Conditions; what is left empty is kept as unknown.")
-            .arg(missing.join(tr(", "))));
+    say(QStringLiteral(
+            "Missing: %1. Type it under Conditions; what is left empty is kept as unknown.")
+            .arg(missing.join(QStringLiteral(", "))));
 }
 
 /// Once it counts, the sheet's number stands beside it.
 void TestBench::showFound() {
-    found_->show(
+    found_->showFound(
         *reduction_, saved_,
         saved_ ? toQt(words::sheetWords(*reduction_, expected_, document_.units().temperature()))
                : QString());
@@ -340,7 +343,7 @@ void TestBench::save() {
         return say(toQt(done.error(), document_.units()));
     saved_ = true;
     showFound();
-    say(tr("Saved. The line-up and the rate sheet show it now."));
+    say(QStringLiteral("Saved. The line-up and the rate sheet show it now."));
 }
 
 void TestBench::showTest(const book::TestRecord& test) {
@@ -349,7 +352,7 @@ void TestBench::showTest(const book::TestRecord& test) {
         button->setChecked(button->accessibleName() == toQt(protocol_->title));
     showHow();
     how_->fill(test);
-    work(test);
+    reduceAndShow(test);
 }
 
 void TestBench::refresh(const std::vector<book::TestLine>& lines) {

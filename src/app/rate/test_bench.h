@@ -60,12 +60,12 @@ class TestBench : public QWidget {
     void takeTyped();
     Result<book::TestRecord> newTest() const;
     bool keepPhoto(book::TestRecord& test);
-    void keepAndWork(book::TestRecord test);
-    void work(const book::TestRecord& test);
+    void keepAndReduce(book::TestRecord test);
+    void reduceAndShow(const book::TestRecord& test);
     std::vector<QString> doubts() const;
     void showFound();
     void addHeightSeries();
-    void askOnce();
+    void askForMissingConditions();
     const kitchen::Appliance* appliance() const;
     void say(const QString& words) { document_.say(words); }
 

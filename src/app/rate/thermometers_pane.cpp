@@ -14,8 +14,8 @@
 namespace dynamet::app {
 
 ThermometersPane::ThermometersPane(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), table_(new TextTable(tr("Thermometers"))),
-      found_(new QLabel), keep_(new QPushButton(tr("Use this from today on"))) {
+    : QWidget(parent), document_(document), table_(new TextTable(QStringLiteral("Thermometers"))),
+      found_(new QLabel), keep_(new QPushButton(QStringLiteral("Use this from today on"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     setProperty("guide", QStringLiteral("thermometers"));
@@ -25,39 +25,40 @@ ThermometersPane::ThermometersPane(Document& document, QWidget* parent)
     box->addWidget(table_, 2);
     auto* forms = new QHBoxLayout;
     auto* check = new QFormLayout;
-    auto* heading = new QLabel(tr("Check the chosen one in ice water and boiling water"));
+    auto* heading =
+        new QLabel(QStringLiteral("Check the chosen one in ice water and boiling water"));
     heading->setObjectName(QStringLiteral("heading"));
     check->addRow(heading);
-    ice_ = field(tr("In ice water"), tr("three readings"));
-    boil_ = field(tr("In boiling water"), tr("three readings"));
-    check->addRow(tr("In ice water"), ice_);
-    check->addRow(tr("In boiling water"), boil_);
-    auto* work = new QPushButton(tr("Work it out"));
-    work->setAccessibleName(tr("Work the check out"));
+    ice_ = field(QStringLiteral("In ice water"), QStringLiteral("three readings"));
+    boil_ = field(QStringLiteral("In boiling water"), QStringLiteral("three readings"));
+    check->addRow(QStringLiteral("In ice water"), ice_);
+    check->addRow(QStringLiteral("In boiling water"), boil_);
+    auto* work = new QPushButton(QStringLiteral("Work it out"));
+    work->setAccessibleName(QStringLiteral("Work the check out"));
     work->setObjectName(QStringLiteral("act"));
     connect(work, &QPushButton::clicked, this, &ThermometersPane::workOut);
     check->addRow(work);
     found_->setWordWrap(true);
-    found_->setAccessibleName(tr("What the check found"));
+    found_->setAccessibleName(QStringLiteral("What the check found"));
     check->addRow(found_);
     keep_->setObjectName(QStringLiteral("act"));
-    keep_->setAccessibleName(tr("Use the correction from today on"));
+    keep_->setAccessibleName(QStringLiteral("Use the correction from today on"));
     keep_->hide();
     connect(keep_, &QPushButton::clicked, this, &ThermometersPane::keep);
     check->addRow(keep_);
     forms->addLayout(check, 3);
     auto* fresh = new QFormLayout;
-    auto* second = new QLabel(tr("Add one"));
+    auto* second = new QLabel(QStringLiteral("Add one"));
     second->setObjectName(QStringLiteral("heading"));
     fresh->addRow(second);
-    name_ = field(tr("Name of the thermometer"), tr("what you call it"));
-    limit_ = field(tr("Its upper limit"), tr("may stay empty"));
-    ruin_ = field(tr("Damaged above"), tr("may stay empty"));
-    fresh->addRow(tr("Name"), name_);
-    fresh->addRow(tr("Upper limit"), limit_);
-    fresh->addRow(tr("Damaged above"), ruin_);
-    auto* add = new QPushButton(tr("Add it"));
-    add->setAccessibleName(tr("Add the thermometer"));
+    name_ = field(QStringLiteral("Name of the thermometer"), QStringLiteral("what you call it"));
+    limit_ = field(QStringLiteral("Its upper limit"), QStringLiteral("may stay empty"));
+    ruin_ = field(QStringLiteral("Damaged above"), QStringLiteral("may stay empty"));
+    fresh->addRow(QStringLiteral("Name"), name_);
+    fresh->addRow(QStringLiteral("Upper limit"), limit_);
+    fresh->addRow(QStringLiteral("Damaged above"), ruin_);
+    auto* add = new QPushButton(QStringLiteral("Add it"));
+    add->setAccessibleName(QStringLiteral("Add the thermometer"));
     connect(add, &QPushButton::clicked, this, &ThermometersPane::addThermometer);
     fresh->addRow(add);
     forms->addLayout(fresh, 2);
@@ -83,7 +84,7 @@ void ThermometersPane::showAll() {
     const auto unit = document_.units().temperature();
     const auto point = [&](const std::optional<double>& kelvin) {
         return kelvin ? toQt(printTemperature(Temperature::kelvin(*kelvin), unit))
-                      : tr("not known");
+                      : QStringLiteral("not known");
     };
     ids_.clear();
     QVector<QStringList> rows;
@@ -94,18 +95,20 @@ void ThermometersPane::showAll() {
         const auto now = calibrationAt(i, document_.now().utcMs);
         rows << QStringList{
             toQt(i.name),
-            i.kind == kitchen::InstrumentKind::infrared ? tr("infrared") : tr("probe"),
+            i.kind == kitchen::InstrumentKind::infrared ? QStringLiteral("infrared")
+                                                        : QStringLiteral("probe"),
             point(i.highLimit),
             point(i.damageLimit),
-            now ? tr("since %1")
+            now ? QStringLiteral("since %1")
                       .arg(QDateTime::fromMSecsSinceEpoch(now->validFromMs, Qt::UTC)
                                .toString(QStringLiteral("yyyy-MM-dd")))
-                : tr("never"),
+                : QStringLiteral("never"),
             toQt(printDifference(KelvinDelta(readingHalfWidth(i, document_.now().utcMs)), unit))};
     }
-    table_->show({tr("Thermometer"), tr("Kind"), tr("Upper limit"), tr("Damaged above"),
-                  tr("Calibrated"), tr("Accurate to ±")},
-                 rows);
+    table_->showRows({QStringLiteral("Thermometer"), QStringLiteral("Kind"),
+                      QStringLiteral("Upper limit"), QStringLiteral("Damaged above"),
+                      QStringLiteral("Calibrated"), QStringLiteral("Accurate to ±")},
+                     rows);
     table_->setCurrentRow(std::max(kept, 0));
 }
 
@@ -123,7 +126,7 @@ void ThermometersPane::workOut() {
     const rating::Protocol* protocol = rating::findProtocol("instrument-check");
     keep_->hide();
     if (!instrument || !appliance) {
-        found_->setText(tr("! Choose or add a thermometer first."));
+        found_->setText(QStringLiteral("! Choose or add a thermometer first."));
         return;
     }
     book::TestRecord test;
@@ -141,7 +144,7 @@ void ThermometersPane::workOut() {
             rating::parseKeyed(protocol->keyed[i], toStd((i == 0 ? ice_ : boil_)->text()),
                                document_.units().temperature());
         if (!readings) {
-            found_->setText(tr("! %1").arg(toQt(readings.error(), document_.units())));
+            found_->setText(QStringLiteral("! %1").arg(toQt(readings.error(), document_.units())));
             return;
         }
         for (const auto& r : *readings)
@@ -149,7 +152,7 @@ void ThermometersPane::workOut() {
     }
     const auto check = rating::reduce(inputOf(test, {}));
     if (!check) {
-        found_->setText(tr("! %1").arg(toQt(check.error(), document_.units())));
+        found_->setText(QStringLiteral("! %1").arg(toQt(check.error(), document_.units())));
         return;
     }
     check_ = *check;
@@ -165,9 +168,10 @@ void ThermometersPane::keep() {
     const auto done = document_.keepCheck(*test_, instrument, *check_);
     keep_->hide();
     found_->setText(
-        done ? tr("%1 Its readings are corrected from today on; older tests stay as they were.")
+        done ? QStringLiteral(
+                   "%1 Its readings are corrected from today on; older tests stay as they were.")
                    .arg(toQt(words::foundWords(*check_, document_.units())))
-             : tr("! %1").arg(toQt(done.error(), document_.units())));
+             : QStringLiteral("! %1").arg(toQt(done.error(), document_.units())));
 }
 
 void ThermometersPane::addThermometer() {
@@ -175,7 +179,7 @@ void ThermometersPane::addThermometer() {
     fresh.id = book::newId();
     fresh.name = toStd(name_->text().trimmed());
     if (fresh.name.empty()) {
-        found_->setText(tr("! Give the thermometer a name."));
+        found_->setText(QStringLiteral("! Give the thermometer a name."));
         return;
     }
     for (const auto& [edit, side] :
@@ -184,14 +188,14 @@ void ThermometersPane::addThermometer() {
             continue;
         const auto t = parseTemperature(toStd(edit->text()), document_.units().temperature());
         if (!t) {
-            found_->setText(tr("! %1").arg(toQt(t.error(), document_.units())));
+            found_->setText(QStringLiteral("! %1").arg(toQt(t.error(), document_.units())));
             return;
         }
         *side = t->kelvin();
     }
     const auto done = document_.add(fresh);
-    found_->setText(done ? tr("%1 is in the list.").arg(toQt(fresh.name))
-                         : tr("! %1").arg(toQt(done.error(), document_.units())));
+    found_->setText(done ? QStringLiteral("%1 is in the list.").arg(toQt(fresh.name))
+                         : QStringLiteral("! %1").arg(toQt(done.error(), document_.units())));
 }
 
 } // namespace dynamet::app

@@ -16,7 +16,7 @@ TracePane::TracePane(Document& document, QWidget* parent)
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(12, 10, 12, 10);
-    auto* overline = new QLabel(tr("TRACE"));
+    auto* overline = new QLabel(QStringLiteral("TRACE"));
     overline->setObjectName(QStringLiteral("overline"));
     words_->setObjectName(QStringLiteral("quiet"));
     words_->setWordWrap(true);
@@ -26,7 +26,7 @@ TracePane::TracePane(Document& document, QWidget* parent)
     box->addWidget(map_, 1);
     map_->hide();
     box->addStretch(0);
-    plot_->setAccessibleName(tr("Trace of the readings"));
+    plot_->setAccessibleName(QStringLiteral("Trace of the readings"));
 }
 
 void TracePane::showNothing(const QString& words) {
@@ -36,7 +36,7 @@ void TracePane::showNothing(const QString& words) {
     static_cast<QVBoxLayout*>(layout())->setStretch(4, 1);
 }
 
-void TracePane::show(const rating::TestInput& input, const rating::Reduction* reduction) {
+void TracePane::showTrace(const rating::TestInput& input, const rating::Reduction* reduction) {
     const bool mapped = input.protocol == "surface-map";
     plot_->setVisible(!mapped && !(input.channels.empty() && input.keyed.empty()));
     map_->setVisible(mapped);
@@ -65,7 +65,7 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
     for (const auto& [role, series] : input.channels) {
         const QColor colour = first ? look::kReference : look::kQuietInk;
         plot_->addLine(upper, series, colour, units, first ? Qt::SolidLine : Qt::DotLine);
-        words << tr("%1: %2 readings, %3 s apart")
+        words << QStringLiteral("%1: %2 readings, %3 s apart")
                      .arg(toQt(role))
                      .arg(series.size())
                      .arg(series.size() > 1 ? series.timeS[1] - series.timeS[0] : 0);
@@ -81,18 +81,18 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
         plot_->plotLayout()->addElement(1, 0, lower);
         plot_->plotLayout()->setRowStretchFactor(1, 0.4);
         lower->axis(QCPAxis::atLeft)
-            ->setLabel(
-                tr("reading − fit, %1").arg(QString::fromUtf8(unitSign(units.temperature()))));
-        lower->axis(QCPAxis::atBottom)->setLabel(tr("minutes"));
+            ->setLabel(QStringLiteral("reading − fit, %1")
+                           .arg(QString::fromUtf8(unitSign(units.temperature()))));
+        lower->axis(QCPAxis::atBottom)->setLabel(QStringLiteral("minutes"));
         plot_->addLine(lower, reduction->residuals, look::kReference, units, Qt::SolidLine, true);
         lower->axis(QCPAxis::atLeft)->rescale();
         lower->axis(QCPAxis::atBottom)->setRange(upper->axis(QCPAxis::atBottom)->range());
         auto* group = new QCPMarginGroup(plot_);
         upper->setMarginGroup(QCP::msLeft, group);
         lower->setMarginGroup(QCP::msLeft, group);
-        words << tr("red: the fit");
+        words << QStringLiteral("red: the fit");
     } else {
-        upper->axis(QCPAxis::atBottom)->setLabel(tr("minutes"));
+        upper->axis(QCPAxis::atBottom)->setLabel(QStringLiteral("minutes"));
     }
     words_->setText(words.join(QStringLiteral("; ")));
 }
@@ -101,12 +101,13 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
 void TracePane::drawMap(const rating::TestInput& input, const rating::Reduction* reduction) {
     const auto per = input.values.find("per_row");
     const auto shown = input.keyed.find("spot");
-    map_->show(reduction                    ? reduction->fit.value
-               : shown == input.keyed.end() ? std::vector<double>{}
-                                            : shown->second,
-               per == input.values.end() ? 0 : static_cast<int>(per->second));
-    words_->setText(reduction ? tr("The surface's own temperatures, row by row from the back left.")
-                              : tr("What the gun showed, row by row from the back left."));
+    map_->showSpots(reduction                    ? reduction->fit.value
+                    : shown == input.keyed.end() ? std::vector<double>{}
+                                                 : shown->second,
+                    per == input.values.end() ? 0 : static_cast<int>(per->second));
+    words_->setText(
+        reduction ? QStringLiteral("The surface's own temperatures, row by row from the back left.")
+                  : QStringLiteral("What the gun showed, row by row from the back left."));
 }
 
 void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reduction* reduction) {
@@ -115,7 +116,7 @@ void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reductio
     plot_->plotLayout()->addElement(0, 0, rect);
     const auto unit = document_.units().temperature();
     rect->axis(QCPAxis::atLeft)->setLabel(QString::fromUtf8(unitSign(unit)));
-    rect->axis(QCPAxis::atBottom)->setLabel(tr("spot"));
+    rect->axis(QCPAxis::atBottom)->setLabel(QStringLiteral("spot"));
     rect->axis(QCPAxis::atBottom)->ticker()->setTickStepStrategy(QCPAxisTicker::tssReadability);
     rect->axis(QCPAxis::atBottom)->ticker()->setTickCount(3);
     const rating::Protocol* protocol = rating::findProtocol(input.protocol);
@@ -123,7 +124,8 @@ void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reductio
     QStringList words;
     const QCPScatterStyle::ScatterShape shapes[] = {
         QCPScatterStyle::ssDisc, QCPScatterStyle::ssSquare, QCPScatterStyle::ssTriangle};
-    const QString shapeWords[] = {tr("discs"), tr("squares"), tr("triangles")};
+    const QString shapeWords[] = {QStringLiteral("discs"), QStringLiteral("squares"),
+                                  QStringLiteral("triangles")};
     std::size_t drawn = 0;
     for (const rating::KeyedRole& role : protocol->keyed) {
         const auto at = input.keyed.find(role.role);
@@ -137,7 +139,7 @@ void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reductio
         for (std::size_t i = 0; i < at->second.size(); ++i)
             graph->addData(static_cast<double>(i + 1),
                            numberIn(Temperature::kelvin(at->second[i]), unit));
-        words << tr("%1: %2").arg(shapeWords[drawn % 3], toQt(role.label).toLower());
+        words << QStringLiteral("%1: %2").arg(shapeWords[drawn % 3], toQt(role.label).toLower());
         most = std::max(most, static_cast<double>(at->second.size()));
         ++drawn;
     }
@@ -155,8 +157,8 @@ void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reductio
     }
     rect->axis(QCPAxis::atBottom)->setRange(0.5, most + 0.5);
     rect->axis(QCPAxis::atLeft)->scaleRange(1.6);
-    words << tr("red: the result");
-    words_->setText(words.join(tr("; ")));
+    words << QStringLiteral("red: the result");
+    words_->setText(words.join(QStringLiteral("; ")));
 }
 
 } // namespace dynamet::app

@@ -19,7 +19,7 @@ class TracePane : public QWidget {
   public:
     explicit TracePane(Document& document, QWidget* parent = nullptr);
     void showNothing(const QString& words);
-    void show(const rating::TestInput& input, const rating::Reduction* reduction);
+    void showTrace(const rating::TestInput& input, const rating::Reduction* reduction);
 
   private:
     void drawReadings(const rating::TestInput& input, const rating::Reduction* reduction);

@@ -13,24 +13,26 @@ Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)
         menu_->addAction(action);
         actions_[command] = action;
     };
-    menu_->setAccessibleName(tr("Menu"));
-    add(rate, tr("Rate"), {Qt::CTRL | Qt::Key_1});
-    add(translate, tr("Translate"), {Qt::CTRL | Qt::Key_2});
-    add(kitchen, tr("Kitchen"), {Qt::CTRL | Qt::Key_3, Qt::CTRL | Qt::Key_K});
-    add(findAppliance, tr("Find an appliance"), {Qt::Key_Slash});
+    menu_->setAccessibleName(QStringLiteral("Menu"));
+    add(rate, QStringLiteral("Rate"), {Qt::CTRL | Qt::Key_1});
+    add(translate, QStringLiteral("Translate"), {Qt::CTRL | Qt::Key_2});
+    add(kitchen, QStringLiteral("Kitchen"), {Qt::CTRL | Qt::Key_3, Qt::CTRL | Qt::Key_K});
+    add(findAppliance, QStringLiteral("Find an appliance"), {Qt::Key_Slash});
     menu_->addSeparator();
-    add(importLog, tr("Import a log…"), {Qt::CTRL | Qt::Key_I});
-    add(saveRating, tr("Save the rating"), {Qt::CTRL | Qt::Key_Return, Qt::CTRL | Qt::Key_Enter});
+    add(importLog, QStringLiteral("Import a log…"), {Qt::CTRL | Qt::Key_I});
+    add(saveRating, QStringLiteral("Save the rating"),
+        {Qt::CTRL | Qt::Key_Return, Qt::CTRL | Qt::Key_Enter});
     menu_->addSeparator();
-    add(undo, tr("Undo"), {Qt::CTRL | Qt::Key_Z});
-    add(redo, tr("Redo"), {Qt::CTRL | Qt::SHIFT | Qt::Key_Z, Qt::CTRL | Qt::Key_Y});
+    add(undo, QStringLiteral("Undo"), {Qt::CTRL | Qt::Key_Z});
+    add(redo, QStringLiteral("Redo"), {Qt::CTRL | Qt::SHIFT | Qt::Key_Z, Qt::CTRL | Qt::Key_Y});
     menu_->addSeparator();
-    add(switchUnits, tr("Switch between °C, mm and °F, inches"), {Qt::CTRL | Qt::Key_U});
-    add(openBook, tr("Open or begin another book"), {Qt::CTRL | Qt::Key_O});
-    add(workInCopy, tr("Work in a copy…"), {});
+    add(switchUnits, QStringLiteral("Switch between °C, mm and °F, inches"),
+        {Qt::CTRL | Qt::Key_U});
+    add(openBook, QStringLiteral("Open or begin another book"), {Qt::CTRL | Qt::Key_O});
+    add(workInCopy, QStringLiteral("Work in a copy…"), {});
     menu_->addSeparator();
-    add(guide, tr("Guide"), {Qt::Key_F1});
-    add(quit, tr("Quit"), {Qt::CTRL | Qt::Key_Q});
+    add(guide, QStringLiteral("Guide"), {Qt::Key_F1});
+    add(quit, QStringLiteral("Quit"), {Qt::CTRL | Qt::Key_Q});
     enable({});
 }
 
@@ -46,8 +48,10 @@ void Commands::enable(const Situation& now) {
     can(undo, working && !now.undo.isEmpty());
     can(redo, working && !now.redo.isEmpty());
     can(openBook, working);
-    actions_[undo]->setText(now.undo.isEmpty() ? tr("Undo") : tr("Undo %1").arg(now.undo));
-    actions_[redo]->setText(now.redo.isEmpty() ? tr("Redo") : tr("Redo %1").arg(now.redo));
+    actions_[undo]->setText(now.undo.isEmpty() ? QStringLiteral("Undo")
+                                               : QStringLiteral("Undo %1").arg(now.undo));
+    actions_[redo]->setText(now.redo.isEmpty() ? QStringLiteral("Redo")
+                                               : QStringLiteral("Redo %1").arg(now.redo));
 }
 
 } // namespace dynamet::app

@@ -28,10 +28,10 @@ QString pageText(const QString& page) {
 } // namespace
 
 GuideWindow::GuideWindow(QWidget* parent) : QDialog(parent), text_(new QTextBrowser) {
-    setWindowTitle(tr("Guide"));
+    setWindowTitle(QStringLiteral("Guide"));
     resize(640, 640);
     auto* box = new QVBoxLayout(this);
-    text_->setAccessibleName(tr("Guide page"));
+    text_->setAccessibleName(QStringLiteral("Guide page"));
     text_->setOpenLinks(false);
     connect(text_, &QTextBrowser::anchorClicked, this, [this](const QUrl& url) {
         QString page = url.toString();
@@ -41,9 +41,9 @@ GuideWindow::GuideWindow(QWidget* parent) : QDialog(parent), text_(new QTextBrow
     });
     box->addWidget(text_, 1);
     auto* line = new QHBoxLayout;
-    auto* all = new QPushButton(tr("All pages"));
-    all->setAccessibleName(tr("All pages of the guide"));
-    auto* close = new QPushButton(tr("Close  (Esc)"));
+    auto* all = new QPushButton(QStringLiteral("All pages"));
+    all->setAccessibleName(QStringLiteral("All pages of the guide"));
+    auto* close = new QPushButton(QStringLiteral("Close  (Esc)"));
     connect(all, &QPushButton::clicked, this, [this] { showPage(QStringLiteral("index")); });
     connect(close, &QPushButton::clicked, this, &QDialog::reject);
     line->addWidget(all);
@@ -55,7 +55,9 @@ GuideWindow::GuideWindow(QWidget* parent) : QDialog(parent), text_(new QTextBrow
 void GuideWindow::showPage(const QString& page) {
     const QString found = pageText(page);
     text_->setMarkdown(
-        found.isEmpty() ? tr("# No such page\n\nThe guide has no page \"%1\".").arg(page) : found);
+        found.isEmpty()
+            ? QStringLiteral("# No such page\n\nThe guide has no page \"%1\".").arg(page)
+            : found);
     text_->setFocus();
 }
 

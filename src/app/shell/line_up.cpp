@@ -55,7 +55,7 @@ void LineUpModel::rebuild() {
     for (const kitchen::Appliance& a : kitchen.appliances) {
         const auto newest = document_.newestRatings().find(a.id);
         const QString age = newest == document_.newestRatings().end()
-                                ? tr("never rated")
+                                ? QStringLiteral("never rated")
                                 : agoWords(newest->second, document_.now().utcMs);
         rows_.push_back({a.id, toQt(a.name), QString::fromUtf8(kitchen::kindName(a.kind)), age,
                          groupOf(a.kind), combOf(kitchen, a)});
@@ -74,7 +74,7 @@ QVariant LineUpModel::data(const QModelIndex& index, int role) const {
     if (role == Qt::DisplayRole)
         return r.name;
     if (role == Qt::AccessibleTextRole || role == Qt::ToolTipRole)
-        return tr("%1, %2, rated: %3").arg(r.name, r.kind, r.age);
+        return QStringLiteral("%1, %2, rated: %3").arg(r.name, r.kind, r.age);
     if (role == IdRole)
         return toQt(r.id);
     if (role == GroupRole)
@@ -134,7 +134,7 @@ void CombDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
         p.setFont(look::textFont(12));
         p.setPen(look::kQuietInk);
         p.drawText(QRect(left, area.top() + 21, width, 17), Qt::AlignVCenter,
-                   QObject::tr("not known: it has no pan yet"));
+                   QStringLiteral("not known: it has no pan yet"));
     }
     if ((option.state & QStyle::State_HasFocus) && (option.state & QStyle::State_Selected)) {
         p.setPen(QPen(look::kAccent, 1));
@@ -155,11 +155,11 @@ LineUp::LineUp(Document& document, QWidget* parent)
     setFixedWidth(232);
     proxy_->setSourceModel(model_);
     proxy_->setFilterCaseSensitivity(Qt::CaseInsensitive);
-    filter_->setPlaceholderText(tr("Find  ( / )"));
-    filter_->setAccessibleName(tr("Filter the line-up"));
+    filter_->setPlaceholderText(QStringLiteral("Find  ( / )"));
+    filter_->setAccessibleName(QStringLiteral("Filter the line-up"));
     list_->setModel(proxy_);
     list_->setItemDelegate(delegate_);
-    list_->setAccessibleName(tr("Line-up of appliances"));
+    list_->setAccessibleName(QStringLiteral("Line-up of appliances"));
     list_->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     list_->setUniformItemSizes(false);
@@ -169,15 +169,15 @@ LineUp::LineUp(Document& document, QWidget* parent)
     auto* top = new QHBoxLayout;
     top->setContentsMargins(8, 0, 8, 0);
     top->addWidget(filter_);
-    add_->setText(tr("Add"));
-    add_->setAccessibleName(tr("Add an appliance"));
+    add_->setText(QStringLiteral("Add"));
+    add_->setAccessibleName(QStringLiteral("Add an appliance"));
     connect(add_, &QPushButton::clicked, this, &LineUp::addWanted);
     top->addWidget(add_);
     box->addLayout(top);
     auto* emptyBox = new QVBoxLayout(empty_);
-    auto* words = new QLabel(
-        tr("No appliance yet.\n\nPress Add, name the first oven, burner or grill, and rate it: "
-           "the line-up then shows what heat it really gives."));
+    auto* words = new QLabel(QStringLiteral(
+        "No appliance yet.\n\nPress Add, name the first oven, burner or grill, and rate it: "
+        "the line-up then shows what heat it really gives."));
     words->setWordWrap(true);
     words->setObjectName(QStringLiteral("quiet"));
     emptyBox->addWidget(words);
@@ -246,7 +246,7 @@ void LineUp::focusFilter() {
 void LineUp::setFolded(bool folded) {
     setFixedWidth(folded ? kFoldedWidth : kWidth);
     delegate_->narrow = folded;
-    add_->setText(folded ? QStringLiteral("+") : tr("Add"));
+    add_->setText(folded ? QStringLiteral("+") : QStringLiteral("Add"));
     filter_->setVisible(!folded);
     for (QLabel* words : empty_->findChildren<QLabel*>())
         words->setVisible(!folded);

@@ -26,7 +26,7 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
       pages_(new QStackedWidget), lineUp_(new LineUp(document)), rate_(new RatePage(document)),
       translate_(new TranslatePage(document)), kitchen_(new KitchenPage(document)),
       access_(new QWidget), accessWords_(new QLabel), notice_(new QLabel) {
-    setWindowTitle(tr("Dynamet"));
+    setWindowTitle(QStringLiteral("Dynamet"));
     resize(1280, 800);
     auto* centre = new QWidget;
     auto* box = new QVBoxLayout(centre);
@@ -36,10 +36,10 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
     auto* accessLine = new QHBoxLayout(access_);
     accessLine->setContentsMargins(14, 2, 14, 2);
     accessWords_->setObjectName(QStringLiteral("caution"));
-    accessWords_->setAccessibleName(tr("Why the book can only be read"));
+    accessWords_->setAccessibleName(QStringLiteral("Why the book can only be read"));
     accessWords_->setWordWrap(true);
-    auto* copy = new QPushButton(tr("Work in a copy…"));
-    copy->setAccessibleName(tr("Work in a copy"));
+    auto* copy = new QPushButton(QStringLiteral("Work in a copy…"));
+    copy->setAccessibleName(QStringLiteral("Work in a copy"));
     connect(copy, &QPushButton::clicked, &commands_->action(Commands::workInCopy),
             &QAction::trigger);
     accessLine->addWidget(accessWords_, 1);
@@ -50,7 +50,7 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
     outer_->addWidget(buildWork());
     box->addWidget(outer_, 1);
     notice_->setObjectName(QStringLiteral("quiet"));
-    notice_->setAccessibleName(tr("Notice"));
+    notice_->setAccessibleName(QStringLiteral("Notice"));
     notice_->setContentsMargins(14, 4, 14, 4);
     notice_->setTextFormat(Qt::PlainText);
     notice_->setWordWrap(true);
@@ -163,16 +163,16 @@ void MainWindow::showAccess() {
     const bool readOnly = document_.isOpen() && !document_.isWritable();
     access_->setVisible(readOnly);
     if (readOnly)
-        accessWords_->setText(
-            tr("! %1. What is done here is not kept.").arg(toQt(document_.book().accessWords())));
+        accessWords_->setText(QStringLiteral("! %1. What is done here is not kept.")
+                                  .arg(toQt(document_.book().accessWords())));
 }
 
 void MainWindow::openCopy() {
     const QFileInfo book(toQt(document_.book().path()));
-    const QString proposed =
-        book.dir().filePath(book.completeBaseName() + tr(" copy") + QStringLiteral(".dynamet"));
-    SavePathDialog dialog(tr("Work in a copy"), tr("File of the copy"), proposed,
-                          tr("Kitchen books (*.dynamet)"), this);
+    const QString proposed = book.dir().filePath(book.completeBaseName() + QStringLiteral(" copy") +
+                                                 QStringLiteral(".dynamet"));
+    SavePathDialog dialog(QStringLiteral("Work in a copy"), QStringLiteral("File of the copy"),
+                          proposed, QStringLiteral("Kitchen books (*.dynamet)"), this);
     if (dialog.exec() != QDialog::Accepted)
         return;
     if (const auto opened = document_.openCopy(dialog.path()); !opened)
@@ -218,7 +218,8 @@ void MainWindow::addAppliance() {
     }
     lineUp_->select(appliance.id);
     applianceChosen(appliance.id);
-    notice(tr("%1 is in the line-up with values typical of its kind. Rate it to know better.")
+    notice(QStringLiteral(
+               "%1 is in the line-up with values typical of its kind. Rate it to know better.")
                .arg(toQt(appliance.name)));
 }
 

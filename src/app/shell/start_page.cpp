@@ -41,22 +41,22 @@ QString atHome(QString path) {
 
 StartPage::StartPage(Document& document, const QString& demoBook, QWidget* parent)
     : QWidget(parent), document_(document), demoBook_(demoBook), problem_(new QLabel),
-      name_(new QLineEdit),
-      altitude_(new QuantityField(tr("Height above the sea"), kinds::height(document.units()))),
+      name_(new QLineEdit), altitude_(new QuantityField(QStringLiteral("Height above the sea"),
+                                                        kinds::height(document.units()))),
       boiling_(new QLabel), file_(new QLineEdit), openPath_(new QLineEdit) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* outer = new QVBoxLayout(this);
     outer->setContentsMargins(56, 48, 56, 48);
-    auto* big = new QLabel(tr("A dial is not a heat."));
+    auto* big = new QLabel(QStringLiteral("A dial is not a heat."));
     big->setStyleSheet(QStringLiteral("font-size: 34px"));
-    auto* under = new QLabel(tr(
+    auto* under = new QLabel(QStringLiteral(
         "Measure what your burners, ovens and grills really give, then carry recipes from one to "
         "another, with an honest ±."));
     under->setStyleSheet(QStringLiteral("font-size: 16px"));
     under->setWordWrap(true);
     problem_->setObjectName(QStringLiteral("caution"));
-    problem_->setAccessibleName(tr("What is wrong"));
+    problem_->setAccessibleName(QStringLiteral("What is wrong"));
     problem_->setWordWrap(true);
     problem_->hide();
     outer->addWidget(big);
@@ -77,7 +77,7 @@ StartPage::StartPage(Document& document, const QString& demoBook, QWidget* paren
     line->addWidget(openChoice(), 1);
     outer->addLayout(line);
     outer->addStretch();
-    auto* safe = new QLabel(tr(
+    auto* safe = new QLabel(QStringLiteral(
         "! Dynamet computes; it does not watch your stove. Official minimum temperatures and local "
         "codes decide what is safe to serve; gas and flues are for licensed fitters."));
     safe->setObjectName(QStringLiteral("caution"));
@@ -87,12 +87,13 @@ StartPage::StartPage(Document& document, const QString& demoBook, QWidget* paren
 
 QWidget* StartPage::demoChoice() {
     auto* widget = new QWidget;
-    auto* box = column(widget, tr("Look around first"),
-                       tr("The demo kitchen has 20 appliances in 2 places, 18 of them rated, and 4 "
-                          "recipes to translate. Everything in it is made up."));
-    auto* button = new QPushButton(tr("Open the demo kitchen"));
+    auto* box = column(
+        widget, QStringLiteral("Look around first"),
+        QStringLiteral("The demo kitchen has 20 appliances in 2 places, 18 of them rated, and 4 "
+                       "recipes to translate. Everything in it is made up."));
+    auto* button = new QPushButton(QStringLiteral("Open the demo kitchen"));
     button->setObjectName(QStringLiteral("act"));
-    button->setAccessibleName(tr("Open the demo kitchen"));
+    button->setAccessibleName(QStringLiteral("Open the demo kitchen"));
     button->setEnabled(!demoBook_.isEmpty());
     button->setAutoDefault(true);
     setFocusProxy(button);
@@ -105,20 +106,21 @@ QWidget* StartPage::demoChoice() {
 QWidget* StartPage::newChoice() {
     auto* widget = new QWidget;
     auto* box = column(
-        widget, tr("Begin your own kitchen"),
-        tr("Its height above the sea sets where water boils. More places can be added later."));
+        widget, QStringLiteral("Begin your own kitchen"),
+        QStringLiteral(
+            "Its height above the sea sets where water boils. More places can be added later."));
     auto* form = new QFormLayout;
-    name_->setAccessibleName(tr("Name of the kitchen"));
-    name_->setPlaceholderText(tr("e.g. Ground floor"));
+    name_->setAccessibleName(QStringLiteral("Name of the kitchen"));
+    name_->setPlaceholderText(QStringLiteral("e.g. Ground floor"));
     altitude_->setValue(0);
     boiling_->setObjectName(QStringLiteral("quiet"));
-    boiling_->setAccessibleName(tr("Where water boils"));
+    boiling_->setAccessibleName(QStringLiteral("Where water boils"));
     connect(&altitude_->edit(), &QLineEdit::textChanged, this, &StartPage::showBoiling);
-    file_->setAccessibleName(tr("File of the new book"));
+    file_->setAccessibleName(QStringLiteral("File of the new book"));
     file_->setText(QStringLiteral("~/kitchen.dynamet"));
     auto* units = new QComboBox;
-    units->setAccessibleName(tr("Units"));
-    units->addItems({tr("°C, mm"), tr("°F, inches")});
+    units->setAccessibleName(QStringLiteral("Units"));
+    units->addItems({QStringLiteral("°C, mm"), QStringLiteral("°F, inches")});
     connect(units, &QComboBox::currentIndexChanged, this, [this](int index) {
         const auto typed = altitude_->value();
         document_.setUnits({index == 1, index == 1});
@@ -128,14 +130,15 @@ QWidget* StartPage::newChoice() {
         showBoiling();
     });
     units->setCurrentIndex(document_.units().fahrenheit ? 1 : 0);
-    form->addRow(tr("Name"), name_);
-    form->addRow(tr("Units"), units);
-    form->addRow(tr("Height"), altitude_);
+    form->addRow(QStringLiteral("Name"), name_);
+    form->addRow(QStringLiteral("Units"), units);
+    form->addRow(QStringLiteral("Height"), altitude_);
     form->addRow(QString(), boiling_);
-    form->addRow(tr("Save in"), withBrowse(file_, tr("Browse for a place"), true));
+    form->addRow(QStringLiteral("Save in"),
+                 withBrowse(file_, QStringLiteral("Browse for a place"), true));
     box->addLayout(form);
-    auto* button = new QPushButton(tr("Begin"));
-    button->setAccessibleName(tr("Begin a new kitchen"));
+    auto* button = new QPushButton(QStringLiteral("Begin"));
+    button->setAccessibleName(QStringLiteral("Begin a new kitchen"));
     button->setAutoDefault(true);
     connect(button, &QPushButton::clicked, this, &StartPage::begin);
     for (QLineEdit* field : {name_, file_})
@@ -148,36 +151,36 @@ QWidget* StartPage::newChoice() {
 
 QWidget* StartPage::openChoice() {
     auto* widget = new QWidget;
-    auto* box =
-        column(widget, tr("Open a book"), tr("A kitchen book is one file, ending in .dynamet."));
-    openPath_->setAccessibleName(tr("File of the book"));
-    openPath_->setPlaceholderText(tr("Path of the book"));
-    auto* button = new QPushButton(tr("Open"));
-    button->setAccessibleName(tr("Open the book"));
+    auto* box = column(widget, QStringLiteral("Open a book"),
+                       QStringLiteral("A kitchen book is one file, ending in .dynamet."));
+    openPath_->setAccessibleName(QStringLiteral("File of the book"));
+    openPath_->setPlaceholderText(QStringLiteral("Path of the book"));
+    auto* button = new QPushButton(QStringLiteral("Open"));
+    button->setAccessibleName(QStringLiteral("Open the book"));
     connect(button, &QPushButton::clicked, this, [this] { tryOpen(openPath_->text()); });
     connect(openPath_, &QLineEdit::returnPressed, this, [this] { tryOpen(openPath_->text()); });
     button->setAutoDefault(true);
-    box->addLayout(withBrowse(openPath_, tr("Browse for a book"), false));
+    box->addLayout(withBrowse(openPath_, QStringLiteral("Browse for a book"), false));
     box->addWidget(button);
     box->addStretch();
     return widget;
 }
 
 void StartPage::showProblem(const QString& words) {
-    problem_->setText(tr("! %1").arg(words));
+    problem_->setText(QStringLiteral("! %1").arg(words));
     problem_->show();
 }
 
 void StartPage::tryOpen(const QString& path) {
     if (path.trimmed().isEmpty())
-        return showProblem(tr("Type where the book is, or press Browse."));
+        return showProblem(QStringLiteral("Type where the book is, or press Browse."));
     if (const auto opened = document_.open(atHome(path)); !opened)
         showProblem(toQt(opened.error(), document_.units()));
 }
 
 QLayout* StartPage::withBrowse(QLineEdit* field, const QString& name, bool fresh) {
     auto* line = new QHBoxLayout;
-    auto* button = new QPushButton(tr("Browse…"));
+    auto* button = new QPushButton(QStringLiteral("Browse…"));
     button->setAccessibleName(name);
     connect(button, &QPushButton::clicked, this, [this, field, fresh] { browse(field, fresh); });
     line->addWidget(field, 1);
@@ -186,10 +189,12 @@ QLayout* StartPage::withBrowse(QLineEdit* field, const QString& name, bool fresh
 }
 
 void StartPage::browse(QLineEdit* field, bool fresh) {
-    const QString filter = tr("Kitchen books (*.dynamet)"), from = atHome(field->text());
+    const QString filter = QStringLiteral("Kitchen books (*.dynamet)"),
+                  from = atHome(field->text());
     const QString chosen =
-        fresh ? QFileDialog::getSaveFileName(this, tr("Where the new book is kept"), from, filter)
-              : QFileDialog::getOpenFileName(this, tr("A kitchen book"), from, filter);
+        fresh ? QFileDialog::getSaveFileName(this, QStringLiteral("Where the new book is kept"),
+                                             from, filter)
+              : QFileDialog::getOpenFileName(this, QStringLiteral("A kitchen book"), from, filter);
     if (!chosen.isEmpty())
         field->setText(chosen);
 }
@@ -204,7 +209,7 @@ void StartPage::showBoiling() {
     kitchen::Site site;
     site.altitudeM = **height;
     const Units& units = document_.units();
-    boiling_->setText(tr("%1: water boils at %2 there.")
+    boiling_->setText(QStringLiteral("%1: water boils at %2 there.")
                           .arg(kinds::height(units).show(site.altitudeM),
                                toQt(printTemperature(boilingPointAt(site), units.temperature()))));
 }

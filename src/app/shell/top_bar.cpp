@@ -21,30 +21,32 @@ TopBar::TopBar(Document& document, Commands& commands, QWidget* parent)
     line->setContentsMargins(14, 0, 10, 0);
     line->setSpacing(10);
     book_->setObjectName(QStringLiteral("place"));
-    book_->setAccessibleName(tr("Book"));
+    book_->setAccessibleName(QStringLiteral("Book"));
     book_->setMaximumWidth(200);
     follow(*book_, commands_.action(Commands::openBook));
     site_->setObjectName(QStringLiteral("quiet"));
-    site_->setAccessibleName(tr("Site"));
+    site_->setAccessibleName(QStringLiteral("Site"));
     line->addWidget(book_);
     line->addSpacing(8);
     int index = 0;
-    for (const QString& name : {tr("Rate"), tr("Translate"), tr("Kitchen")}) {
+    for (const QString& name :
+         {QStringLiteral("Rate"), QStringLiteral("Translate"), QStringLiteral("Kitchen")}) {
         auto* button = new QPushButton(name);
         button->setObjectName(QStringLiteral("place"));
         button->setCheckable(true);
-        button->setAccessibleName(tr("Workspace %1").arg(name));
+        button->setAccessibleName(QStringLiteral("Workspace %1").arg(name));
         follow(*button, commands_.action(static_cast<Commands::Command>(index)));
         places_->addButton(button, index++);
         line->addWidget(button);
     }
     line->addStretch();
     line->addWidget(site_);
-    units_->setAccessibleName(tr("Switch units"));
+    units_->setAccessibleName(QStringLiteral("Switch units"));
     follow(*units_, commands_.action(Commands::switchUnits));
     line->addWidget(units_);
-    for (const auto& [button, icon, name] : {std::tuple{undo_, ":/look/icons/undo.svg", tr("Undo")},
-                                             {redo_, ":/look/icons/redo.svg", tr("Redo")}}) {
+    for (const auto& [button, icon, name] :
+         {std::tuple{undo_, ":/look/icons/undo.svg", QStringLiteral("Undo")},
+          {redo_, ":/look/icons/redo.svg", QStringLiteral("Redo")}}) {
         button->setIcon(QIcon(QString::fromLatin1(icon)));
         button->setIconSize({22, 22});
         button->setFixedSize(40, 40);
@@ -53,9 +55,9 @@ TopBar::TopBar(Document& document, Commands& commands, QWidget* parent)
     }
     follow(*undo_, commands_.action(Commands::undo));
     follow(*redo_, commands_.action(Commands::redo));
-    menu_->setText(tr("Menu"));
+    menu_->setText(QStringLiteral("Menu"));
     menu_->setObjectName(QStringLiteral("menuButton"));
-    menu_->setAccessibleName(tr("Menu"));
+    menu_->setAccessibleName(QStringLiteral("Menu"));
     menu_->setMenu(&commands_.menu());
     menu_->setPopupMode(QToolButton::InstantPopup);
     line->addWidget(menu_);
@@ -89,15 +91,16 @@ void TopBar::setWorkspace(int index) {
 
 void TopBar::refresh() {
     const bool open = document_.isOpen();
-    units_->setText(document_.units().fahrenheit ? tr("°F · in") : tr("°C · mm"));
-    const QString name =
-        open ? QFileInfo(toQt(document_.book().path())).completeBaseName() : tr("Dynamet");
+    units_->setText(document_.units().fahrenheit ? QStringLiteral("°F · in")
+                                                 : QStringLiteral("°C · mm"));
+    const QString name = open ? QFileInfo(toQt(document_.book().path())).completeBaseName()
+                              : QStringLiteral("Dynamet");
     book_->setText(book_->fontMetrics().elidedText(name, Qt::ElideRight, 150));
     const kitchen::Site* site = open ? findSite(document_.kitchen(), siteId_) : nullptr;
     if (!site && open && !document_.kitchen().sites.empty())
         site = &document_.kitchen().sites.front();
     site_->setText(
-        site ? tr("%1 · %2 · water boils at %3")
+        site ? QStringLiteral("%1 · %2 · water boils at %3")
                    .arg(toQt(site->name), kinds::height(document_.units()).show(site->altitudeM),
                         toQt(printFixed(
                             numberIn(boilingPointAt(*site), document_.units().temperature()), 1)) +

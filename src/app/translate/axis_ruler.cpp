@@ -16,7 +16,7 @@ constexpr int kEdge = 12, kHeight = 24; // the bars' own edge
 
 AxisRuler::AxisRuler(RowsModel& rows, QWidget* parent) : QWidget(parent), rows_(rows) {
     setFixedHeight(kHeight);
-    setAccessibleName(tr("Time axis of the rows"));
+    setAccessibleName(QStringLiteral("Time axis of the rows"));
     connect(&rows, &RowsModel::dataChanged, this, [this] { update(); });
     connect(&rows, &RowsModel::modelReset, this, [this] { update(); });
 }

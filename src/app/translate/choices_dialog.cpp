@@ -28,13 +28,13 @@ ChoicesDialog::ChoicesDialog(Document& document, const std::string& foodClass, Q
       scales_(food::scalesWith(document.choices().scales)), scale_(new QComboBox),
       class_(new QComboBox), readAt_(new QComboBox), levels_(new QPlainTextEdit),
       source_(new QLabel), foot_(new DialogFoot(this)) {
-    setWindowTitle(tr("House methods"));
+    setWindowTitle(QStringLiteral("House methods"));
     setProperty("guide", QStringLiteral("schools"));
     resize(760, 680);
     auto* box = new QVBoxLayout(this);
     auto* tabs = new QTabWidget;
-    tabs->addTab(buildSchools(), tr("Where cooks disagree"));
-    tabs->addTab(buildScales(), tr("Doneness scales"));
+    tabs->addTab(buildSchools(), QStringLiteral("Where cooks disagree"));
+    tabs->addTab(buildScales(), QStringLiteral("Doneness scales"));
     box->addWidget(tabs, 1);
     box->addWidget(foot_);
     connect(foot_, &DialogFoot::saveWanted, this, &ChoicesDialog::take);
@@ -78,16 +78,17 @@ QWidget* ChoicesDialog::buildScales() {
     for (const food::GoalMoment at : {food::GoalMoment::pull, food::GoalMoment::peak,
                                       food::GoalMoment::bath, food::GoalMoment::plate})
         readAt_->addItem(QString::fromUtf8(phraseOf(at)));
-    scale_->setAccessibleName(tr("Scale"));
-    class_->setAccessibleName(tr("Kind of food"));
-    readAt_->setAccessibleName(tr("Read"));
-    levels_->setAccessibleName(tr("Levels, one a line"));
+    scale_->setAccessibleName(QStringLiteral("Scale"));
+    class_->setAccessibleName(QStringLiteral("Kind of food"));
+    readAt_->setAccessibleName(QStringLiteral("Read"));
+    levels_->setAccessibleName(QStringLiteral("Levels, one a line"));
     source_->setObjectName(QStringLiteral("quiet"));
     source_->setWordWrap(true);
-    form->addRow(tr("Scale"), scale_);
-    form->addRow(tr("Its temperatures are read"), readAt_);
-    form->addRow(tr("Kind of food"), class_);
-    form->addRow(tr("Levels, %1").arg(QString::fromUtf8(unitSign(document_.units().temperature()))),
+    form->addRow(QStringLiteral("Scale"), scale_);
+    form->addRow(QStringLiteral("Its temperatures are read"), readAt_);
+    form->addRow(QStringLiteral("Kind of food"), class_);
+    form->addRow(QStringLiteral("Levels, %1")
+                     .arg(QString::fromUtf8(unitSign(document_.units().temperature()))),
                  levels_);
     form->addRow(QString(), source_);
     for (const QComboBox* chooser : {scale_, class_})

@@ -30,11 +30,11 @@ CutsPane::CutsPane(Document& document, QWidget* parent)
     moment_->setRange(0, kMoments);
     moment_->setValue(kMoments);
     moment_->setPageStep(20);
-    moment_->setAccessibleName(tr("Moment of the cut"));
+    moment_->setAccessibleName(QStringLiteral("Moment of the cut"));
     when_->setObjectName(QStringLiteral("quiet"));
     when_->setMinimumWidth(170);
-    auto* save = new QPushButton(tr("Save…"));
-    save->setAccessibleName(tr("Save the cut as a picture"));
+    auto* save = new QPushButton(QStringLiteral("Save…"));
+    save->setAccessibleName(QStringLiteral("Save the cut as a picture"));
     auto* line = new QHBoxLayout;
     line->addWidget(moment_, 1);
     line->addWidget(when_);
@@ -45,13 +45,13 @@ CutsPane::CutsPane(Document& document, QWidget* parent)
     connect(save, &QPushButton::clicked, this, &CutsPane::savePicture);
 }
 
-void CutsPane::show(const translate::Prepared& prepared, const translate::Row& row,
-                    const cook::Outcome& outcome) {
+void CutsPane::showCuts(const translate::Prepared& prepared, const translate::Row& row,
+                        const cook::Outcome& outcome) {
     const Units& units = document_.units();
     const food::Food& food = prepared.request.recipe.piece.food;
-    view_->show({cutOf(tr("in the recipe"), prepared.outcome, units),
-                 cutOf(toQt(words::rowTitle(row, document_.kitchen(), units)), outcome, units)},
-                food.greyingK, food.losesJuice);
+    view_->showCuts({cutOf(QStringLiteral("in the recipe"), prepared.outcome, units),
+                     cutOf(toQt(words::rowTitle(row, document_.kitchen(), units)), outcome, units)},
+                    food.greyingK, food.losesJuice);
     moment_->setValue(kMoments);
     showMoment(kMoments);
 }
@@ -59,25 +59,25 @@ void CutsPane::show(const translate::Prepared& prepared, const translate::Row& r
 void CutsPane::showMoment(int place) {
     if (place == kMoments) {
         view_->setMoment(std::nullopt);
-        when_->setText(tr("as it is cut, after the rest"));
+        when_->setText(QStringLiteral("as it is cut, after the rest"));
         return;
     }
     const double at = translate::momentAt(view_->lastMomentS(), place, kMoments);
     view_->setMoment(at);
-    when_->setText(tr("after %1").arg(toQt(printDuration(at))));
+    when_->setText(QStringLiteral("after %1").arg(toQt(printDuration(at))));
 }
 
 void CutsPane::savePicture() {
-    SavePathDialog dialog(tr("Picture of the cut"), tr("File of the cut"),
+    SavePathDialog dialog(QStringLiteral("Picture of the cut"), QStringLiteral("File of the cut"),
                           QDir::home().filePath(QStringLiteral("cut.svg")),
-                          tr("Pictures (*.svg *.png)"), this);
+                          QStringLiteral("Pictures (*.svg *.png)"), this);
     if (dialog.exec() != QDialog::Accepted || dialog.path().isEmpty())
         return;
     const QString problem = view_->save(dialog.path());
-    document_.say(
-        problem.isEmpty()
-            ? tr("Written: %1").arg(dialog.path())
-            : tr("%1 could not be written (%2); nothing was changed.").arg(dialog.path(), problem));
+    document_.say(problem.isEmpty()
+                      ? QStringLiteral("Written: %1").arg(dialog.path())
+                      : QStringLiteral("%1 could not be written (%2); nothing was changed.")
+                            .arg(dialog.path(), problem));
 }
 
 } // namespace dynamet::app

@@ -20,8 +20,8 @@ class CutsPane : public QWidget {
   public:
     explicit CutsPane(Document& document, QWidget* parent = nullptr);
     using QWidget::show;
-    void show(const translate::Prepared& prepared, const translate::Row& row,
-              const cook::Outcome& outcome);
+    void showCuts(const translate::Prepared& prepared, const translate::Row& row,
+                  const cook::Outcome& outcome);
 
   private:
     void showMoment(int place);

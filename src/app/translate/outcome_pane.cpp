@@ -18,19 +18,19 @@ OutcomePane::OutcomePane(Document& document, QWidget* parent)
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(14, 12, 14, 12);
     box->setSpacing(8);
-    auto* overline = new QLabel(tr("THE OUTCOME"));
+    auto* overline = new QLabel(QStringLiteral("THE OUTCOME"));
     overline->setObjectName(QStringLiteral("overline"));
     readout_->setObjectName(QStringLiteral("readout"));
-    readout_->setAccessibleName(tr("Core peak"));
+    readout_->setAccessibleName(QStringLiteral("Core peak"));
     under_->setObjectName(QStringLiteral("quiet"));
     under_->setWordWrap(true);
     cut_->setMinimumHeight(170);
     cut_->setMaximumHeight(240);
     book_->setObjectName(QStringLiteral("quiet"));
     book_->setWordWrap(true);
-    book_->setAccessibleName(tr("House methods"));
+    book_->setAccessibleName(QStringLiteral("House methods"));
     safety_->setWordWrap(true);
-    safety_->setAccessibleName(tr("Safety"));
+    safety_->setAccessibleName(QStringLiteral("Safety"));
     box->addWidget(overline);
     box->addWidget(readout_);
     box->addWidget(under_);
@@ -50,15 +50,15 @@ void OutcomePane::showProblem(const QString& words) {
     book_->hide();
 }
 
-void OutcomePane::show(const translate::Prepared& prepared) {
+void OutcomePane::showOutcome(const translate::Prepared& prepared) {
     const auto units = document_.units();
     readout_->setText(
         toQt(printTemperature(Temperature::kelvin(prepared.outcome.peakK), units.temperature())));
     under_->setText(toQt(words::readWords(prepared)));
     cut_->show();
-    cut_->show({cutOf(QString(), prepared.outcome, units)},
-               prepared.request.recipe.piece.food.greyingK,
-               prepared.request.recipe.piece.food.losesJuice);
+    cut_->showCuts({cutOf(QString(), prepared.outcome, units)},
+                   prepared.request.recipe.piece.food.greyingK,
+                   prepared.request.recipe.piece.food.losesJuice);
     facts_->show();
     delete facts_->layout();
     qDeleteAll(facts_->findChildren<QWidget*>(Qt::FindDirectChildrenOnly));

@@ -18,7 +18,7 @@ class OutcomePane : public QWidget {
     Q_OBJECT
   public:
     explicit OutcomePane(Document& document, QWidget* parent = nullptr);
-    void show(const translate::Prepared& prepared);
+    void showOutcome(const translate::Prepared& prepared);
     void showProblem(const QString& words);
 
   private:

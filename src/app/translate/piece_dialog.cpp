@@ -29,7 +29,7 @@ heat::Shape shapeOf(const food::Food& food) {
 } // namespace
 
 PieceDialog::PieceDialog(Document& document, const recipe::Recipe& recipe, QWidget* parent)
-    : FormDialog(document, tr("The piece"), parent), recipe_(recipe),
+    : FormDialog(document, QStringLiteral("The piece"), parent), recipe_(recipe),
       scales_(food::scalesWith(document.choices().scales)) {
     buildChoosers();
     buildMeasures();
@@ -43,51 +43,59 @@ PieceDialog::PieceDialog(Document& document, const recipe::Recipe& recipe, QWidg
 
 void PieceDialog::buildChoosers() {
     const recipe::FoodPiece& piece = recipe_.piece;
-    food_ = addChoice(tr("Food"), namesOf(food::shippedFoods()),
+    food_ = addChoice(QStringLiteral("Food"), namesOf(food::shippedFoods()),
                       std::max(0, placeOf(food::shippedFoods(), piece.food.id)));
     food_->setMaxVisibleItems(20);
-    scale_ = addChoice(tr("Doneness scale"), namesOf(scales_), 0);
-    level_ = addChoice(tr("Doneness"), {}, -1);
-    form_ =
-        addChoice(tr("Form"), {tr("intact"), tr("blade-tenderised"), tr("rolled"), tr("minced")},
-                  static_cast<int>(piece.form));
+    scale_ = addChoice(QStringLiteral("Doneness scale"), namesOf(scales_), 0);
+    level_ = addChoice(QStringLiteral("Doneness"), {}, -1);
+    form_ = addChoice(QStringLiteral("Form"),
+                      {QStringLiteral("intact"), QStringLiteral("blade-tenderised"),
+                       QStringLiteral("rolled"), QStringLiteral("minced")},
+                      static_cast<int>(piece.form));
     shape_ =
-        addChoice(tr("Shape"),
-                  {tr("slab"), tr("long cylinder"), tr("ball"), tr("block"), tr("short cylinder")},
+        addChoice(QStringLiteral("Shape"),
+                  {QStringLiteral("slab"), QStringLiteral("long cylinder"), QStringLiteral("ball"),
+                   QStringLiteral("block"), QStringLiteral("short cylinder")},
                   static_cast<int>(piece.shape));
 }
 
 void PieceDialog::buildMeasures() {
     const recipe::FoodPiece& piece = recipe_.piece;
     const Units& units = document_.units();
-    thickness_ = addQuantity(tr("Thickness or diameter"),
+    thickness_ = addQuantity(QStringLiteral("Thickness or diameter"),
                              kinds::length(units, kThinnestM, kThickestM), piece.thicknessM);
-    width_ = addQuantity(tr("Width"), kinds::length(units, kThinnestM, kThickestM), piece.widthM);
-    start_ = addQuantity(tr("Start temperature"), kinds::temperature(units, -40, 90), piece.startK);
+    width_ = addQuantity(QStringLiteral("Width"), kinds::length(units, kThinnestM, kThickestM),
+                         piece.widthM);
+    start_ = addQuantity(QStringLiteral("Start temperature"), kinds::temperature(units, -40, 90),
+                         piece.startK);
     QStringList others;
     for (const double thickness : piece.othersM)
         others << toQt(printLength(thickness, units.inches));
     others_ = addText(
-        tr("Other pieces (thickness)"), toStd(others.join(QStringLiteral("; "))),
-        tr("none, or %1; %2")
+        QStringLiteral("Other pieces (thickness)"), toStd(others.join(QStringLiteral("; "))),
+        QStringLiteral("none, or %1; %2")
             .arg(toQt(printLength(0.030, units.inches)), toQt(printLength(0.036, units.inches))));
     rounds_ = new QSpinBox;
     rounds_->setRange(1, 20);
     rounds_->setButtonSymbols(QAbstractSpinBox::NoButtons);
     rounds_->setValue(piece.rounds);
-    rounds_->setAccessibleName(tr("Batches, one after another"));
+    rounds_->setAccessibleName(QStringLiteral("Batches, one after another"));
     form().addRow(rounds_->accessibleName(), rounds_);
-    bone_ = addChoice(tr("Bone"),
-                      {tr("none"), tr("under the side that goes down first"), tr("along one side")},
-                      static_cast<int>(piece.bone));
-    cap_ = addQuantity(tr("Fat cap"), kinds::length(units, 0, kThickestM), piece.fatCapM);
-    surface_ =
-        addChoice(tr("Surface"), {tr("patted dry"), tr("wet"), tr("air-dried"), tr("salted ahead")},
-                  static_cast<int>(piece.surface));
-    fat_ =
-        addChoice(tr("Fat it is fried in"), QStringList{tr("none")} + namesOf(food::shippedFats()),
-                  placeOf(food::shippedFats(), piece.fat) + 1);
-    form().addRow(tr("Seasoning"), buildSeasonings());
+    bone_ =
+        addChoice(QStringLiteral("Bone"),
+                  {QStringLiteral("none"), QStringLiteral("under the side that goes down first"),
+                   QStringLiteral("along one side")},
+                  static_cast<int>(piece.bone));
+    cap_ =
+        addQuantity(QStringLiteral("Fat cap"), kinds::length(units, 0, kThickestM), piece.fatCapM);
+    surface_ = addChoice(QStringLiteral("Surface"),
+                         {QStringLiteral("patted dry"), QStringLiteral("wet"),
+                          QStringLiteral("air-dried"), QStringLiteral("salted ahead")},
+                         static_cast<int>(piece.surface));
+    fat_ = addChoice(QStringLiteral("Fat it is fried in"),
+                     QStringList{QStringLiteral("none")} + namesOf(food::shippedFats()),
+                     placeOf(food::shippedFats(), piece.fat) + 1);
+    form().addRow(QStringLiteral("Seasoning"), buildSeasonings());
 }
 
 QWidget* PieceDialog::buildSeasonings() {
@@ -139,17 +147,17 @@ void PieceDialog::fillLevels() {
     const bool own = food().id == recipe_.piece.food.id;
     const bool byClock = recipe_.endsByClock(), first = own || byClock;
     if (first)
-        level_->addItem(byClock ? tr("what the recipe's time gives")
-                                : tr("as written: %1").arg(toQt(recipe_.goal.words)));
+        level_->addItem(byClock ? QStringLiteral("what the recipe's time gives")
+                                : QStringLiteral("as written: %1").arg(toQt(recipe_.goal.words)));
     const auto unit = document_.units().temperature();
     const auto levels = levelsOf(scale(), food().foodClass);
     for (const food::DonenessLevel& level : levels)
-        level_->addItem(tr("%1, %2 to %3")
+        level_->addItem(QStringLiteral("%1, %2 to %3")
                             .arg(toQt(level.name),
                                  toQt(printTemperature(Temperature::kelvin(level.lowK), unit)),
                                  toQt(printTemperature(Temperature::kelvin(level.highK), unit))));
     level_->setCurrentIndex(first ? 0 : static_cast<int>(levels.size() / 2));
-    scale_->setToolTip(tr("read %1").arg(QString::fromUtf8(phraseOf(scale().readAt))));
+    scale_->setToolTip(QStringLiteral("read %1").arg(QString::fromUtf8(phraseOf(scale().readAt))));
 }
 
 void PieceDialog::showMeasures() {
@@ -185,9 +193,10 @@ Result<recipe::Goal> PieceDialog::goal() const {
     if (level >= 0 && level < static_cast<int>(levels.size()))
         return recipe::goalOf(scale(), levels[static_cast<std::size_t>(level)]);
     if (!own)
-        return fail(Errc::invalidArgument,
-                    toStd(tr("Doneness: no scale has a level for this food; write the recipe's "
-                             "time in its last stage instead")));
+        return fail(
+            Errc::invalidArgument,
+            toStd(QStringLiteral("Doneness: no scale has a level for this food; write the recipe's "
+                                 "time in its last stage instead")));
     return recipe_.goal;
 }
 

@@ -19,20 +19,21 @@ ReachPane::ReachPane(Document& document, QWidget* parent)
       others_(new QPushButton), stack_(new QStackedWidget), detailTitle_(new QLabel),
       detailPull_(new QLabel), detailStages_(new QLabel), detailLines_(new QLabel),
       detailWarnings_(new QLabel), cuts_(new CutsPane(document)), curves_(new Plot),
-      back_(new QPushButton(tr("Back to all rows"))) {
+      back_(new QPushButton(QStringLiteral("Back to all rows"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 12, 0, 12);
     auto* head = new QHBoxLayout;
     head->setContentsMargins(14, 0, 14, 0);
-    auto* overline = new QLabel(tr("ON YOUR APPLIANCES"));
+    auto* overline = new QLabel(QStringLiteral("ON YOUR APPLIANCES"));
     overline->setObjectName(QStringLiteral("overline"));
     progress_->setObjectName(QStringLiteral("quiet"));
-    progress_->setAccessibleName(tr("Progress of the translation"));
-    auto* keep = new QPushButton(tr("Keep"));
-    keep->setAccessibleName(tr("Keep this translation"));
-    keep->setToolTip(tr("Keep this translation in the book, to compare with later ones"));
+    progress_->setAccessibleName(QStringLiteral("Progress of the translation"));
+    auto* keep = new QPushButton(QStringLiteral("Keep"));
+    keep->setAccessibleName(QStringLiteral("Keep this translation"));
+    keep->setToolTip(
+        QStringLiteral("Keep this translation in the book, to compare with later ones"));
     connect(keep, &QPushButton::clicked, this, &ReachPane::keepWanted);
     const auto enable = [this, keep] { keep->setEnabled(model_->rowCount() > 0); };
     connect(model_, &QAbstractItemModel::modelReset, keep, enable);
@@ -56,7 +57,7 @@ QWidget* ReachPane::buildList() {
     box->setContentsMargins(0, 0, 0, 0);
     list_->setModel(model_);
     list_->setItemDelegate(new RowDelegate(this));
-    list_->setAccessibleName(tr("Rows of the translation"));
+    list_->setAccessibleName(QStringLiteral("Rows of the translation"));
     list_->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     connect(list_, &QListView::activated, this,
@@ -67,7 +68,7 @@ QWidget* ReachPane::buildList() {
     list_->setMouseTracking(true);
     list_->viewport()->installEventFilter(this);
     box->addWidget(ruler_);
-    others_->setAccessibleName(tr("Appliances that cannot hold this food"));
+    others_->setAccessibleName(QStringLiteral("Appliances that cannot hold this food"));
     others_->setFlat(true);
     others_->setCheckable(true);
     others_->hide();
@@ -76,8 +77,8 @@ QWidget* ReachPane::buildList() {
         showOthers();
     });
     box->addWidget(others_, 0, Qt::AlignLeft);
-    auto* legend = new QLabel(
-        tr("Bar: from first look to latest; thick mark: expected. Triangle: the rule of thumb."));
+    auto* legend = new QLabel(QStringLiteral(
+        "Bar: from first look to latest; thick mark: expected. Triangle: the rule of thumb."));
     legend->setObjectName(QStringLiteral("quiet"));
     legend->setWordWrap(true);
     legend->setContentsMargins(14, 4, 14, 0);
@@ -91,22 +92,22 @@ QWidget* ReachPane::buildDetail() {
     box->setContentsMargins(14, 4, 14, 0);
     box->setSpacing(8);
     back_->setIcon(QIcon(QStringLiteral(":/look/icons/back.svg")));
-    back_->setAccessibleName(tr("Back to all rows"));
+    back_->setAccessibleName(QStringLiteral("Back to all rows"));
     connect(back_, &QPushButton::clicked, this, &ReachPane::closeRow);
     detailTitle_->setObjectName(QStringLiteral("sentence"));
     detailTitle_->setWordWrap(true);
     detailPull_->setObjectName(QStringLiteral("readout"));
-    detailPull_->setAccessibleName(tr("Pull"));
+    detailPull_->setAccessibleName(QStringLiteral("Pull"));
     detailPull_->setWordWrap(true);
     detailStages_->setWordWrap(true);
-    detailStages_->setAccessibleName(tr("Stages, in order"));
+    detailStages_->setAccessibleName(QStringLiteral("Stages, in order"));
     detailLines_->setWordWrap(true);
-    detailLines_->setAccessibleName(tr("Reasons and times"));
+    detailLines_->setAccessibleName(QStringLiteral("Reasons and times"));
     detailWarnings_->setObjectName(QStringLiteral("caution"));
     detailWarnings_->setWordWrap(true);
-    detailWarnings_->setAccessibleName(tr("Cautions"));
+    detailWarnings_->setAccessibleName(QStringLiteral("Cautions"));
     curves_->setMinimumHeight(140);
-    curves_->setAccessibleName(tr("Core and faces over time"));
+    curves_->setAccessibleName(QStringLiteral("Core and faces over time"));
     auto* head = new QHBoxLayout;
     auto* named = new QVBoxLayout;
     named->setSpacing(0);
@@ -118,8 +119,9 @@ QWidget* ReachPane::buildDetail() {
     box->addLayout(head);
     box->addWidget(detailStages_);
     box->addWidget(cuts_, 1);
-    auto* legend = new QLabel(tr("Thick: core (dotted: core in the recipe). Red: the side that "
-                                 "went down first; dashed: the other side."));
+    auto* legend =
+        new QLabel(QStringLiteral("Thick: core (dotted: core in the recipe). Red: the side that "
+                                  "went down first; dashed: the other side."));
     legend->setObjectName(QStringLiteral("quiet"));
     legend->setWordWrap(true);
     box->addWidget(curves_, 1);
@@ -137,9 +139,9 @@ QWidget* ReachPane::buildDetail() {
 }
 
 void ReachPane::showProgress(int done, int total) {
-    progress_->setText(done < total ? tr("%1 of %2").arg(done).arg(total)
-                       : total == 1 ? tr("1 place")
-                                    : tr("%1 places").arg(total));
+    progress_->setText(done < total ? QStringLiteral("%1 of %2").arg(done).arg(total)
+                       : total == 1 ? QStringLiteral("1 place")
+                                    : QStringLiteral("%1 places").arg(total));
     if (done >= total)
         showOthers();
 }
@@ -155,8 +157,8 @@ void ReachPane::showOthers() {
     const int hidden = model_->hidden();
     others_->setVisible(hidden > 0 || others_->isChecked());
     others_->setText(others_->isChecked()
-                         ? tr("Hide what cannot hold this food")
-                         : tr("%1 more cannot hold this food: show why").arg(hidden));
+                         ? QStringLiteral("Hide what cannot hold this food")
+                         : QStringLiteral("%1 more cannot hold this food: show why").arg(hidden));
 }
 
 /// Rows keep their places under the pointer.
@@ -210,7 +212,7 @@ void ReachPane::refreshOpenRow() {
         detailStages_->setText(stages.join(QStringLiteral("\n")));
         detailStages_->setVisible(!stages.isEmpty());
         for (const std::string& line : words::warningLines(item.row, *model_->prepared(), units))
-            warnings << tr("! %1").arg(toQt(line));
+            warnings << QStringLiteral("! %1").arg(toQt(line));
         detailWarnings_->setText(warnings.join(QStringLiteral("\n")));
         detailWarnings_->setVisible(!warnings.isEmpty());
         showLines(item.row, {});
@@ -234,7 +236,7 @@ void ReachPane::showDetail(const translate::Row& row, const translate::RowDetail
     if (!isOpen() || !model_->prepared() || row.target != *open_ || !detail.outcome)
         return;
     showLines(row, words::detailLines(detail, document_.units()));
-    cuts_->show(*model_->prepared(), row, *detail.outcome);
+    cuts_->showCuts(*model_->prepared(), row, *detail.outcome);
     drawCurves(*detail.outcome);
 }
 
@@ -258,7 +260,7 @@ void ReachPane::drawCurves(const cook::Outcome& outcome) {
                      look::kReference, units, Qt::DotLine);
     curves_->addLine(rect, seriesOf(outcome.samples, &cook::Sample::coreK), look::kReference, units)
         ->setPen(QPen(look::kReference, 2));
-    curves_->xAxis->setLabel(tr("minutes, rest included"));
+    curves_->xAxis->setLabel(QStringLiteral("minutes, rest included"));
     curves_->yAxis->setLabel(QString::fromUtf8(unitSign(units.temperature())));
     curves_->rescaleAxes();
     curves_->replot();

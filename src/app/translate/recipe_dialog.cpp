@@ -19,11 +19,11 @@ RecipeDialog::RecipeDialog(Document& document, const recipe::Recipe& recipe, QWi
     : QDialog(parent), document_(document), recipe_(recipe), name_(new QLineEdit),
       author_(new QLineEdit), rest_(new QLineEdit), text_(new QPlainTextEdit), on_(new QComboBox),
       stages_(new QWidget), stagesBox_(new QVBoxLayout(stages_)), foot_(new DialogFoot(this)) {
-    setWindowTitle(tr("The recipe"));
+    setWindowTitle(QStringLiteral("The recipe"));
     setProperty("guide", QStringLiteral("translate"));
     auto* box = new QVBoxLayout(this);
     box->addLayout(buildHead());
-    auto* overline = new QLabel(tr("STAGES, IN COOKING ORDER"));
+    auto* overline = new QLabel(QStringLiteral("STAGES, IN COOKING ORDER"));
     overline->setObjectName(QStringLiteral("overline"));
     box->addWidget(overline);
     stagesBox_->setContentsMargins(0, 0, 0, 0);
@@ -35,8 +35,8 @@ RecipeDialog::RecipeDialog(Document& document, const recipe::Recipe& recipe, QWi
     stages_->setAutoFillBackground(false);
     scroll->viewport()->setAutoFillBackground(false);
     box->addWidget(scroll, 1);
-    auto* add = new QPushButton(tr("Add a stage before the last"));
-    add->setAccessibleName(tr("Add a stage before the last"));
+    auto* add = new QPushButton(QStringLiteral("Add a stage before the last"));
+    add->setAccessibleName(QStringLiteral("Add a stage before the last"));
     connect(add, &QPushButton::clicked, this, &RecipeDialog::addStage);
     box->addWidget(add, 0, Qt::AlignLeft);
     box->addLayout(buildRest());
@@ -56,9 +56,9 @@ QLayout* RecipeDialog::buildHead() {
         field->setAccessibleName(words);
         form->addRow(words, field);
     };
-    row(tr("Name"), name_);
-    row(tr("By"), author_);
-    row(tr("Words"), text_);
+    row(QStringLiteral("Name"), name_);
+    row(QStringLiteral("By"), author_);
+    row(QStringLiteral("Words"), text_);
     return form;
 }
 
@@ -66,14 +66,14 @@ QLayout* RecipeDialog::buildRest() {
     auto* line = new QHBoxLayout;
     rest_->setText(toQt(printDuration(recipe_.rest.shortestS)));
     rest_->setFixedWidth(84);
-    rest_->setAccessibleName(tr("Rest at least"));
-    on_->addItems({tr("on a rack"), tr("on a board")});
+    rest_->setAccessibleName(QStringLiteral("Rest at least"));
+    on_->addItems({QStringLiteral("on a rack"), QStringLiteral("on a board")});
     on_->setCurrentIndex(recipe_.rest.onBoard ? 1 : 0);
-    on_->setAccessibleName(tr("Rest on"));
-    line->addWidget(new QLabel(tr("Then it rests at least")));
+    on_->setAccessibleName(QStringLiteral("Rest on"));
+    line->addWidget(new QLabel(QStringLiteral("Then it rests at least")));
     line->addWidget(rest_);
     line->addWidget(on_);
-    auto* cover = new QLabel(tr("open or under foil: see House methods"));
+    auto* cover = new QLabel(QStringLiteral("open or under foil: see House methods"));
     cover->setObjectName(QStringLiteral("quiet"));
     line->addWidget(cover);
     line->addStretch();

@@ -48,12 +48,12 @@ QString cautionWord(const translate::Row& row) {
     for (const auto& warning : row.warnings)
         if (warning.code == "below_minimum" || warning.code == "scorched" ||
             warning.code == "danger_zone")
-            caution = QObject::tr("! %1").arg(
-                warning.code == "below_minimum" ? QObject::tr("below minimum")
-                : warning.code == "scorched"    ? QObject::tr("scorched")
-                                                : QObject::tr("danger zone"));
+            caution = QStringLiteral("! %1").arg(
+                warning.code == "below_minimum" ? QStringLiteral("below minimum")
+                : warning.code == "scorched"    ? QStringLiteral("scorched")
+                                                : QStringLiteral("danger zone"));
         else if (warning.code == "assumed_field" && caution.isEmpty())
-            caution = QObject::tr("assumed");
+            caution = QStringLiteral("assumed");
     return caution;
 }
 
@@ -90,7 +90,7 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
                p.fontMetrics().elidedText(title, Qt::ElideRight, first.width() - rightWidth));
     p.setFont(look::textFont(13));
     if (item.pending) {
-        p.drawText(second, Qt::AlignVCenter, QObject::tr("being computed"));
+        p.drawText(second, Qt::AlignVCenter, QStringLiteral("being computed"));
         p.fillRect(QRect(second.left(), area.top() + kBarTop + kBarHeight / 2, second.width(), 1),
                    look::kRule);
         p.restore();

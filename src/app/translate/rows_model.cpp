@@ -24,9 +24,10 @@ QVariant RowsModel::data(const QModelIndex& index, int role) const {
         return {};
     const QString title = toQt(words::rowTitle(it.row, document_.kitchen(), document_.units()));
     if (it.pending)
-        return tr("%1: being computed").arg(title);
+        return QStringLiteral("%1: being computed").arg(title);
     if (!it.row.reached)
-        return tr("%1: %2").arg(title, toQt(words::reasonWords(it.row, document_.units())));
+        return QStringLiteral("%1: %2").arg(title,
+                                            toQt(words::reasonWords(it.row, document_.units())));
     QString words =
         title + QStringLiteral(", ") + toQt(words::pullWords(it.row, document_.units()));
     if (it.row.window)
@@ -36,7 +37,7 @@ QVariant RowsModel::data(const QModelIndex& index, int role) const {
     if (prepared_)
         for (const std::string& warning :
              words::warningLines(it.row, *prepared_, document_.units()))
-            words += tr(", caution: %1").arg(toQt(warning));
+            words += QStringLiteral(", caution: %1").arg(toQt(warning));
     return words;
 }
 

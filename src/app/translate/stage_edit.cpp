@@ -16,7 +16,8 @@ StageEdit::StageEdit(Document& document, int number, bool last, const recipe::St
                      QWidget* parent)
     : QWidget(parent), document_(document), number_(number), last_(last), appliance_(new QComboBox),
       zone_(new QComboBox), vessel_(new QComboBox),
-      setting_(new SettingEdit(tr("Stage %1").arg(number))), lid_(new QCheckBox(tr("lid open"))) {
+      setting_(new SettingEdit(QStringLiteral("Stage %1").arg(number))),
+      lid_(new QCheckBox(QStringLiteral("lid open"))) {
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 6, 0, 10);
     box->setSpacing(6);
@@ -25,7 +26,7 @@ StageEdit::StageEdit(Document& document, int number, bool last, const recipe::St
 }
 
 QString StageEdit::named(const QString& what) const {
-    return tr("Stage %1, %2").arg(number_).arg(what);
+    return QStringLiteral("Stage %1, %2").arg(number_).arg(what);
 }
 
 const kitchen::Appliance* StageEdit::appliance() const {
@@ -40,10 +41,10 @@ QWidget* StageEdit::buildPlace(const recipe::Stage& stage) {
     auto* number = new QLabel(QString::number(number_));
     number->setObjectName(QStringLiteral("sentence"));
     number->setFixedWidth(20);
-    appliance_->setAccessibleName(named(tr("appliance")));
-    zone_->setAccessibleName(named(tr("zone")));
-    vessel_->setAccessibleName(named(tr("vessel")));
-    lid_->setAccessibleName(named(tr("lid open")));
+    appliance_->setAccessibleName(named(QStringLiteral("appliance")));
+    zone_->setAccessibleName(named(QStringLiteral("zone")));
+    vessel_->setAccessibleName(named(QStringLiteral("vessel")));
+    lid_->setAccessibleName(named(QStringLiteral("lid open")));
     lid_->setChecked(stage.place.lidOpen);
     for (const kitchen::Appliance& a : document_.kitchen().appliances)
         appliance_->addItem(toQt(a.name), toQt(a.id));
@@ -56,12 +57,12 @@ QWidget* StageEdit::buildPlace(const recipe::Stage& stage) {
     if (!place.vesselId.empty())
         vessel_->setCurrentIndex(std::max(0, vessel_->findData(toQt(place.vesselId))));
     if (const auto* here = appliance())
-        setting_->show(*here, place.setting);
+        setting_->showSetting(*here, place.setting);
     setting_->orderAfter(lid_);
     connect(appliance_, &QComboBox::currentIndexChanged, this, [this] {
         fillZones();
         if (const auto* here = appliance())
-            setting_->show(*here, {});
+            setting_->showSetting(*here, {});
     });
     line->addWidget(number);
     line->addWidget(appliance_);
@@ -104,44 +105,45 @@ QWidget* StageEdit::buildEnd(const recipe::Stage& stage) {
     auto* line = new QHBoxLayout;
     line->setSpacing(8);
     lines->addLayout(line);
-    time_ = field(tr("time"), timeText(stage.end.afterS),
-                  last_ ? tr("until the goal is met") : tr("no time"), last_ ? kLong : kShort);
+    time_ = field(QStringLiteral("time"), timeText(stage.end.afterS),
+                  last_ ? QStringLiteral("until the goal is met") : QStringLiteral("no time"),
+                  last_ ? kLong : kShort);
     if (last_) {
-        line->addWidget(new QLabel(tr("for")));
+        line->addWidget(new QLabel(QStringLiteral("for")));
         line->addWidget(time_);
         line->addStretch();
         return out;
     }
     const auto unit = document_.units().temperature();
     core_ =
-        field(tr("core"),
+        field(QStringLiteral("core"),
               stage.end.coreK ? toQt(printTemperature(Temperature::kelvin(*stage.end.coreK), unit))
                               : QString(),
-              tr("no core"), kShort);
-    wait_ = field(tr("wait"), timeText(stage.waitS), tr("no wait"), kShort);
-    edges_ = new QCheckBox(tr("edges down"));
-    edges_->setAccessibleName(named(tr("edges down")));
+              QStringLiteral("no core"), kShort);
+    wait_ = field(QStringLiteral("wait"), timeText(stage.waitS), QStringLiteral("no wait"), kShort);
+    edges_ = new QCheckBox(QStringLiteral("edges down"));
+    edges_->setAccessibleName(named(QStringLiteral("edges down")));
     edges_->setChecked(stage.edgesDown);
-    foil_ = new QCheckBox(tr("under foil"));
-    foil_->setAccessibleName(named(tr("under foil")));
+    foil_ = new QCheckBox(QStringLiteral("under foil"));
+    foil_->setAccessibleName(named(QStringLiteral("under foil")));
     foil_->setChecked(stage.waitTented);
-    auto* earlier = new QPushButton(tr("Earlier"));
-    earlier->setAccessibleName(named(tr("earlier")));
+    auto* earlier = new QPushButton(QStringLiteral("Earlier"));
+    earlier->setAccessibleName(named(QStringLiteral("earlier")));
     earlier->setEnabled(number_ > 1);
-    auto* remove = new QPushButton(tr("Remove"));
-    remove->setAccessibleName(named(tr("remove")));
+    auto* remove = new QPushButton(QStringLiteral("Remove"));
+    remove->setAccessibleName(named(QStringLiteral("remove")));
     connect(earlier, &QPushButton::clicked, this, &StageEdit::earlierWanted);
     connect(remove, &QPushButton::clicked, this, &StageEdit::removeWanted);
-    line->addWidget(new QLabel(tr("until the core reads")));
+    line->addWidget(new QLabel(QStringLiteral("until the core reads")));
     line->addWidget(core_);
-    line->addWidget(new QLabel(tr("or for")));
+    line->addWidget(new QLabel(QStringLiteral("or for")));
     line->addWidget(time_);
     line->addWidget(edges_);
     line->addStretch();
     line = new QHBoxLayout;
     line->setSpacing(8);
     lines->addLayout(line);
-    line->addWidget(new QLabel(tr("then wait")));
+    line->addWidget(new QLabel(QStringLiteral("then wait")));
     line->addWidget(wait_);
     line->addWidget(foil_);
     line->addStretch();

@@ -71,13 +71,14 @@ void TranslateController::ask() {
 
 void TranslateController::keep(const recipe::Recipe* recipe) {
     if (!recipe || !worker_.prepared() || !worker_.isIdle()) {
-        document_.say(tr("The rows are still being computed: keep it when they are done."));
+        document_.say(
+            QStringLiteral("The rows are still being computed: keep it when they are done."));
         return;
     }
     const auto done = document_.keepTranslation(
         recipe->id, formats::snapshotJson(*worker_.prepared(), rows_.rows()).dump(),
         worker_.prepared()->request.seed);
-    document_.say(done ? tr("Kept, with everything it was computed from.")
+    document_.say(done ? QStringLiteral("Kept, with everything it was computed from.")
                        : toQt(done.error(), document_.units()));
 }
 

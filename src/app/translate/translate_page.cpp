@@ -37,14 +37,14 @@ TranslatePage::TranslatePage(Document& document, QWidget* parent)
     connect(written_, &WrittenPane::held, this,
             [this](bool down) { reach_->rows().setHeld(down); });
     connect(&controller_, &Controller::nothingWritten, this, [this] {
-        outcome_->showProblem(tr("Write or open a recipe first."));
+        outcome_->showProblem(QStringLiteral("Write or open a recipe first."));
         reach_->showProblem(QString());
     });
-    connect(&controller_, &Controller::prepared, outcome_, &OutcomePane::show);
+    connect(&controller_, &Controller::prepared, outcome_, &OutcomePane::showOutcome);
     connect(&controller_, &Controller::progressed, reach_, &ReachPane::showProgress);
     connect(&controller_, &Controller::failed, this, [this](const QString& reason) {
-        outcome_->showProblem(tr("! %1").arg(reason));
-        reach_->showProblem(tr("Nothing to show: see why in the middle."));
+        outcome_->showProblem(QStringLiteral("! %1").arg(reason));
+        reach_->showProblem(QStringLiteral("Nothing to show: see why in the middle."));
     });
     connect(&controller_, &Controller::rowChanged, this, [this](const translate::Row& row) {
         if (reach_->openTarget() == row.target)
@@ -66,12 +66,13 @@ void TranslatePage::buildPanes() {
     auto* tabLine = new QHBoxLayout(tabs_);
     tabLine->setContentsMargins(8, 4, 8, 4);
     int at = 0;
-    for (const QString& name : {tr("Recipe"), tr("Outcome"), tr("Appliances")}) {
+    for (const QString& name :
+         {QStringLiteral("Recipe"), QStringLiteral("Outcome"), QStringLiteral("Appliances")}) {
         auto* tab = new QPushButton(name);
         tab->setObjectName(QStringLiteral("method"));
         tab->setCheckable(true);
         tab->setChecked(at == 2);
-        tab->setAccessibleName(tr("Pane %1").arg(name));
+        tab->setAccessibleName(QStringLiteral("Pane %1").arg(name));
         tabGroup_->addButton(tab, at++);
         tabLine->addWidget(tab);
     }

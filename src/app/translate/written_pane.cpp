@@ -43,18 +43,18 @@ QString marked(const std::string& recipe) {
 
 WrittenPane::WrittenPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), chooser_(new QComboBox), text_(new QLabel),
-      facts_(new QLabel), movesWords_(new QLabel(tr("Move to another appliance"))),
+      facts_(new QLabel), movesWords_(new QLabel(QStringLiteral("Move to another appliance"))),
       moves_(new QComboBox), piece_(new QLabel) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     thickness_ = new StepperSlider(
-        tr("Thickness"), kThicknessStepM,
+        QStringLiteral("Thickness"), kThicknessStepM,
         [this](double m) { return toQt(printLength(m, document_.units().inches)); },
         [this](const QString& typed) {
             return parseLengthM(toStd(typed), document_.units().inches ? 0.0254 : 1e-3);
         });
     start_ = new StepperSlider(
-        tr("Start"), 1,
+        QStringLiteral("Start"), 1,
         [this](double k) {
             return toQt(printTemperature(Temperature::kelvin(k), document_.units().temperature()));
         },
@@ -93,10 +93,10 @@ void WrittenPane::build() {
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(14, 12, 14, 12);
     box->setSpacing(10);
-    auto* overline = new QLabel(tr("WRITTEN FOR"));
-    chooser_->setAccessibleName(tr("Recipe"));
-    text_->setAccessibleName(tr("Text of the recipe"));
-    facts_->setAccessibleName(tr("Where it was written"));
+    auto* overline = new QLabel(QStringLiteral("WRITTEN FOR"));
+    chooser_->setAccessibleName(QStringLiteral("Recipe"));
+    text_->setAccessibleName(QStringLiteral("Text of the recipe"));
+    facts_->setAccessibleName(QStringLiteral("Where it was written"));
     for (QLabel* label : {text_, facts_, piece_})
         label->setWordWrap(true);
     facts_->setTextFormat(Qt::PlainText);
@@ -109,15 +109,15 @@ void WrittenPane::build() {
         chooser->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
         chooser->setMinimumContentsLength(12);
     }
-    auto* what = new QLabel(tr("What if"));
+    auto* what = new QLabel(QStringLiteral("What if"));
     for (QLabel* label : {overline, movesWords_, what})
         label->setObjectName(QStringLiteral("overline"));
     auto* first = new QHBoxLayout;
     first->addWidget(chooser_, 1);
-    first->addWidget(button(tr("New…"), &WrittenPane::newRecipe));
+    first->addWidget(button(QStringLiteral("New…"), &WrittenPane::newRecipe));
     auto* second = new QHBoxLayout;
-    auto* recipe = button(tr("Recipe…"), &WrittenPane::editRecipe);
-    auto* piece = button(tr("Piece…"), &WrittenPane::editPiece);
+    auto* recipe = button(QStringLiteral("Recipe…"), &WrittenPane::editRecipe);
+    auto* piece = button(QStringLiteral("Piece…"), &WrittenPane::editPiece);
     second->addWidget(recipe, 1);
     second->addWidget(piece, 1);
     whenWritten_ = {recipe, piece, what, thickness_, start_};
@@ -127,7 +127,7 @@ void WrittenPane::build() {
     box->addWidget(text_);
     box->addWidget(piece_);
     box->addLayout(second);
-    box->addWidget(button(tr("House methods…"), &WrittenPane::editChoices));
+    box->addWidget(button(QStringLiteral("House methods…"), &WrittenPane::editChoices));
     box->addWidget(movesWords_);
     box->addWidget(moves_);
     box->addWidget(what);
@@ -183,7 +183,7 @@ void WrittenPane::showRecipe() {
     for (QWidget* only : whenWritten_)
         only->setVisible(r);
     if (!r) {
-        text_->setText(tr("No recipe in this book yet: begin with New."));
+        text_->setText(QStringLiteral("No recipe in this book yet: begin with New."));
         facts_->clear();
         piece_->clear();
         shown_ = {};
@@ -227,7 +227,8 @@ std::optional<translate::Request> WrittenPane::request() const {
 
 void WrittenPane::keep(const Result<void>& done) {
     if (!done)
-        document_.say(tr("%1; nothing was changed.").arg(toQt(done.error(), document_.units())));
+        document_.say(
+            QStringLiteral("%1; nothing was changed.").arg(toQt(done.error(), document_.units())));
 }
 
 void WrittenPane::editRecipe() {
@@ -247,7 +248,8 @@ void WrittenPane::newRecipe() {
         return;
     const std::string id = dialog.recipe().id;
     if (const auto done = document_.addRecipe(dialog.recipe()); !done) {
-        document_.say(tr("%1; nothing was added.").arg(toQt(done.error(), document_.units())));
+        document_.say(
+            QStringLiteral("%1; nothing was added.").arg(toQt(done.error(), document_.units())));
         return;
     }
     chooseRecipe(id);

@@ -40,10 +40,10 @@ void paintCrust(QPainter& p, const QRectF& band, double browning) {
 CutView::CutView(QWidget* parent) : QWidget(parent) {
     setMinimumHeight(130);
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Preferred);
-    setAccessibleName(tr("The cut"));
+    setAccessibleName(QStringLiteral("The cut"));
 }
 
-void CutView::show(std::vector<CutShown> cuts, double greyingK, bool meat) {
+void CutView::showCuts(std::vector<CutShown> cuts, double greyingK, bool meat) {
     cuts_ = std::move(cuts);
     greyingK_ = greyingK;
     meat_ = meat;

@@ -25,7 +25,7 @@ class CutView : public QWidget {
   public:
     explicit CutView(QWidget* parent = nullptr);
     using QWidget::show;
-    void show(std::vector<CutShown> cuts, double greyingK, bool meat);
+    void showCuts(std::vector<CutShown> cuts, double greyingK, bool meat);
     /// A moment of the cook; none shows the end.
     void setMoment(std::optional<double> timeS);
     double lastMomentS() const;

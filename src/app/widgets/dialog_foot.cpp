@@ -21,9 +21,10 @@ DialogFoot::DialogFoot(QDialog* dialog) : problem_(new QLabel) {
     problem_->hide();
     box->addWidget(problem_);
     auto* buttons = new QDialogButtonBox;
-    save_ = buttons->addButton(tr("Save"), QDialogButtonBox::AcceptRole);
+    save_ = buttons->addButton(QStringLiteral("Save"), QDialogButtonBox::AcceptRole);
     save_->setObjectName(QStringLiteral("act"));
-    buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole)->setAutoDefault(false);
+    buttons->addButton(QStringLiteral("Cancel"), QDialogButtonBox::RejectRole)
+        ->setAutoDefault(false);
     box->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::accepted, this, &DialogFoot::saveWanted);
     connect(buttons, &QDialogButtonBox::rejected, dialog, &QDialog::reject);
@@ -35,7 +36,7 @@ void DialogFoot::showEvent(QShowEvent* event) {
 }
 
 void DialogFoot::showProblem(const Error& error, const Units& units) {
-    problem_->setText(tr("! %1. Nothing was changed yet.").arg(toQt(error, units)));
+    problem_->setText(QStringLiteral("! %1. Nothing was changed yet.").arg(toQt(error, units)));
     problem_->show();
 }
 

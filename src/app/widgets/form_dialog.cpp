@@ -96,7 +96,7 @@ Result<std::string> named(const QLineEdit& field) {
     const std::string out = toStd(field.text().trimmed());
     if (out.empty())
         return fail(Errc::invalidArgument,
-                    toStd(QObject::tr("%1: it needs a name").arg(field.accessibleName())));
+                    toStd(QStringLiteral("%1: it needs a name").arg(field.accessibleName())));
     return out;
 }
 

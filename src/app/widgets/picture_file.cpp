@@ -24,7 +24,7 @@ QString writePicture(const QString& path, PictureKind kind, QSize size, const QS
         paint(painter);
         painter.end();
         if (!image.save(&file, "PNG"))
-            return QObject::tr("the picture could not be written");
+            return QStringLiteral("the picture could not be written");
     } else {
         QSvgGenerator svg;
         svg.setOutputDevice(&file);

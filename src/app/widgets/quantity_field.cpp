@@ -19,9 +19,9 @@ QuantityField::QuantityField(const QString& name, QuantityKind kind, QWidget* pa
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(2);
-    setAccessibleName(tr("%1, field").arg(name));
+    setAccessibleName(QStringLiteral("%1, field").arg(name));
     edit_->setAccessibleName(name);
-    note_->setAccessibleName(tr("%1, note").arg(name));
+    note_->setAccessibleName(QStringLiteral("%1, note").arg(name));
     note_->setWordWrap(true);
     note_->hide();
     box->addWidget(edit_);
@@ -68,7 +68,7 @@ Result<std::optional<double>> QuantityField::value() const {
 
 void QuantityField::showProblem(const QString& words) {
     note_->setObjectName(QStringLiteral("caution"));
-    note_->setText(tr("! %1").arg(words));
+    note_->setText(QStringLiteral("! %1").arg(words));
     style()->polish(note_);
     note_->show();
 }
@@ -97,7 +97,7 @@ void QuantityField::leave() {
         return;
     note_->setObjectName(QStringLiteral("quiet"));
     style()->polish(note_);
-    note_->setText(tr("Taken as %1.").arg(edit_->text()));
+    note_->setText(QStringLiteral("Taken as %1.").arg(edit_->text()));
     note_->show();
 }
 

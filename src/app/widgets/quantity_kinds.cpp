@@ -18,7 +18,7 @@ QuantityKind limited(std::function<Result<double>(const std::string&)> read,
         auto value = read(typed);
         if (value && (*value < low || *value > high))
             value =
-                fail(Errc::invalidArgument, toStd(QObject::tr("%1 is not between %2 and %3")
+                fail(Errc::invalidArgument, toStd(QStringLiteral("%1 is not between %2 and %3")
                                                       .arg(show(*value), show(low), show(high))));
         return value;
     };
@@ -40,8 +40,8 @@ QuantityKind height(const Units& units) {
     return limited(
         [feet](const std::string& typed) { return parseLengthM(typed, feet ? kFoot : 1); },
         [feet](double m) {
-            return feet ? QObject::tr("%1 ft").arg(toQt(printFixed(m / kFoot, 0)))
-                        : QObject::tr("%1 m").arg(toQt(printFixed(m, 0)));
+            return feet ? QStringLiteral("%1 ft").arg(toQt(printFixed(m / kFoot, 0)))
+                        : QStringLiteral("%1 m").arg(toQt(printFixed(m, 0)));
         },
         0, kHighestM, false);
 }
@@ -68,14 +68,15 @@ QuantityKind difference(const Units& units, double highK) {
 }
 
 QuantityKind mass(double highKg, bool mayBeEmpty) {
-    return limited([](const std::string& typed) { return parseMassKg(typed, 1e-3); },
-                   [](double kg) { return QObject::tr("%1 g").arg(toQt(printFixed(kg * 1e3, 0))); },
-                   0, highKg, mayBeEmpty);
+    return limited(
+        [](const std::string& typed) { return parseMassKg(typed, 1e-3); },
+        [](double kg) { return QStringLiteral("%1 g").arg(toQt(printFixed(kg * 1e3, 0))); }, 0,
+        highKg, mayBeEmpty);
 }
 
 QuantityKind power(double highW, bool mayBeEmpty) {
     return limited([](const std::string& typed) { return parsePowerW(typed, 1); },
-                   [](double w) { return QObject::tr("%1 W").arg(toQt(printFixed(w, 0))); }, 0,
+                   [](double w) { return QStringLiteral("%1 W").arg(toQt(printFixed(w, 0))); }, 0,
                    highW, mayBeEmpty);
 }
 
@@ -95,11 +96,11 @@ QuantityKind number(const QString& unit, double siPerUnit, double low, double hi
             const auto value = takeNumber(rest);
             const std::string_view behind = trimmed(rest);
             if (!value || (!behind.empty() && behind != toStd(unit)))
-                return fail(
-                    Errc::parse,
-                    toStd(QObject::tr("\"%1\" is not a number%2")
-                              .arg(toQt(typed),
-                                   unit.isEmpty() ? QString() : QObject::tr(" of %1").arg(unit))));
+                return fail(Errc::parse,
+                            toStd(QStringLiteral("\"%1\" is not a number%2")
+                                      .arg(toQt(typed), unit.isEmpty()
+                                                            ? QString()
+                                                            : QStringLiteral(" of %1").arg(unit))));
             return *value * siPerUnit;
         },
         [unit, siPerUnit](double si) {

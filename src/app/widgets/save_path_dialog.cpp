@@ -19,16 +19,17 @@ SavePathDialog::SavePathDialog(const QString& title, const QString& fieldName, c
     auto* box = new QVBoxLayout(this);
     auto* row = new QHBoxLayout;
     path_->setAccessibleName(fieldName);
-    auto* look = new QPushButton(tr("Browse…"));
+    auto* look = new QPushButton(QStringLiteral("Browse…"));
     look->setAutoDefault(false);
     row->addWidget(path_, 1);
     row->addWidget(look);
     box->addLayout(row);
     auto* buttons = new QDialogButtonBox;
-    auto* save = buttons->addButton(tr("Write it"), QDialogButtonBox::AcceptRole);
+    auto* save = buttons->addButton(QStringLiteral("Write it"), QDialogButtonBox::AcceptRole);
     save->setObjectName(QStringLiteral("act"));
     save->setDefault(true);
-    buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole)->setAutoDefault(false);
+    buttons->addButton(QStringLiteral("Cancel"), QDialogButtonBox::RejectRole)
+        ->setAutoDefault(false);
     box->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);

@@ -19,7 +19,7 @@ SettingEdit::SettingEdit(const QString& name, Preheat preheat, QWidget* parent)
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(2);
     problem_->setObjectName(QStringLiteral("caution"));
-    problem_->setAccessibleName(tr("%1, what is wrong").arg(name));
+    problem_->setAccessibleName(QStringLiteral("%1, what is wrong").arg(name));
     problem_->setWordWrap(true);
     problem_->hide();
     box->addWidget(problem_);
@@ -34,7 +34,7 @@ void SettingEdit::left() {
     const auto now = setting();
     problem_->setVisible(!now);
     if (!now)
-        return problem_->setText(tr("! %1").arg(toQt(now.error().message)));
+        return problem_->setText(QStringLiteral("! %1").arg(toQt(now.error().message)));
     emit edited(*now);
 }
 
@@ -43,11 +43,11 @@ SettingEdit::Read SettingEdit::addNumber(const kitchen::Control& control, double
     auto* field = new QLineEdit(toQt(dialText(control, value)));
     field->setFixedWidth(kWidth);
     field->setToolTip(
-        tr("%1 to %2")
+        QStringLiteral("%1 to %2")
             .arg(toQt(dialText(control, control.low)), toQt(dialText(control, control.high))));
     field->setAccessibleName(nameOf(control.key));
     if (control.kind == kitchen::ControlKind::preheat)
-        line_->addWidget(new QLabel(tr("pan at")));
+        line_->addWidget(new QLabel(QStringLiteral("pan at")));
     line_->addWidget(field);
     connect(field, &QLineEdit::editingFinished, this, &SettingEdit::left, Qt::QueuedConnection);
     // What was not touched is what it was, however it is printed.
@@ -106,8 +106,8 @@ SettingEdit::Read SettingEdit::addCoals(const kitchen::Control& control, kitchen
         connect(out, &QSpinBox::editingFinished, this, &SettingEdit::left, Qt::QueuedConnection);
         return out;
     };
-    auto* under = field(tr("coals under"), coals.under);
-    auto* lid = field(tr("on the lid"), coals.lid);
+    auto* under = field(QStringLiteral("coals under"), coals.under);
+    auto* lid = field(QStringLiteral("on the lid"), coals.lid);
     return [under, lid]() -> Result<kitchen::ControlValue> {
         return kitchen::ControlValue(kitchen::CoalCount{under->value(), lid->value()});
     };
@@ -126,7 +126,8 @@ SettingEdit::Read SettingEdit::addControl(const kitchen::Control& control,
     return addLabel(control, toQt(control.key), std::get<kitchen::LabelIndex>(value).index);
 }
 
-void SettingEdit::show(const kitchen::Appliance& appliance, const kitchen::Setting& setting) {
+void SettingEdit::showSetting(const kitchen::Appliance& appliance,
+                              const kitchen::Setting& setting) {
     const std::string typed = settingText(appliance.controls, setting);
     const bool fits = kitchen::parseSetting(appliance.controls, typed).has_value();
     const kitchen::Setting shown = fits ? setting : kitchen::usualSetting(appliance.controls);

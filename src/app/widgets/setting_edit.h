@@ -28,7 +28,7 @@ class SettingEdit : public QWidget {
     /// The fields come after this one in the order of keys, also when they are built anew.
     void orderAfter(QWidget* other) { after_ = other; }
     /// A setting that does not fit the appliance is replaced by one in the middle of its dial.
-    void show(const kitchen::Appliance& appliance, const kitchen::Setting& setting);
+    void showSetting(const kitchen::Appliance& appliance, const kitchen::Setting& setting);
     /// invalidArgument names the field and what it can be.
     Result<kitchen::Setting> setting() const;
 

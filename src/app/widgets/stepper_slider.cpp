@@ -28,7 +28,7 @@ StepperSlider::StepperSlider(const QString& name, double step, Print print, Pars
     auto* line = new QHBoxLayout;
     slider_->setPageStep(5);
     slider_->setFixedHeight(32);
-    slider_->setAccessibleName(tr("%1, slider").arg(name));
+    slider_->setAccessibleName(QStringLiteral("%1, slider").arg(name));
     const auto button = [&](const char* icon, const QString& words, int by) {
         auto* b = new QToolButton;
         b->setIcon(QIcon(QString::fromLatin1(icon)));
@@ -39,11 +39,13 @@ StepperSlider::StepperSlider(const QString& name, double step, Print print, Pars
                 [this, by] { slider_->setValue(slider_->value() + by); });
         return b;
     };
-    line->addWidget(button(":/look/icons/minus.svg", tr("Less %1").arg(name.toLower()), -1));
+    line->addWidget(
+        button(":/look/icons/minus.svg", QStringLiteral("Less %1").arg(name.toLower()), -1));
     line->addWidget(slider_, 1);
-    line->addWidget(button(":/look/icons/plus.svg", tr("More %1").arg(name.toLower()), 1));
+    line->addWidget(
+        button(":/look/icons/plus.svg", QStringLiteral("More %1").arg(name.toLower()), 1));
     problem_->setObjectName(QStringLiteral("caution"));
-    problem_->setAccessibleName(tr("%1, what is wrong").arg(name));
+    problem_->setAccessibleName(QStringLiteral("%1, what is wrong").arg(name));
     problem_->setWordWrap(true);
     problem_->hide();
     box->addLayout(line);
@@ -86,9 +88,9 @@ void StepperSlider::take() {
     const auto typed = parse_(field_->text());
     if (!typed || *typed < low_ || *typed > high_) {
         problem_->setText(
-            typed ? tr("! Not between %1 and %2; still using %3.")
+            typed ? QStringLiteral("! Not between %1 and %2; still using %3.")
                         .arg(print_(low_), print_(high_), print_(value()))
-                  : tr("! %1; still using %2.")
+                  : QStringLiteral("! %1; still using %2.")
                         .arg(QString::fromStdString(typed.error().message), print_(value())));
         problem_->show();
         return;

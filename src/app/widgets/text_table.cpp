@@ -7,7 +7,7 @@
 
 namespace dynamet::app {
 
-void TextTableModel::show(const QStringList& headers, const QVector<QStringList>& rows) {
+void TextTableModel::setRows(const QStringList& headers, const QVector<QStringList>& rows) {
     beginResetModel();
     headers_ = headers;
     rows_ = rows;
@@ -53,8 +53,8 @@ TextTable::TextTable(const QString& name, QWidget* parent)
     setWordWrap(false);
 }
 
-void TextTable::show(const QStringList& headers, const QVector<QStringList>& rows) {
-    model_->show(headers, rows);
+void TextTable::showRows(const QStringList& headers, const QVector<QStringList>& rows) {
+    model_->setRows(headers, rows);
 }
 
 void TextTable::setCurrentRow(int row) {

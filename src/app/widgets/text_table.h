@@ -13,7 +13,7 @@ class TextTableModel : public QAbstractTableModel {
     Q_OBJECT
   public:
     using QAbstractTableModel::QAbstractTableModel;
-    void show(const QStringList& headers, const QVector<QStringList>& rows);
+    void setRows(const QStringList& headers, const QVector<QStringList>& rows);
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;
     QVariant data(const QModelIndex& index, int role) const override;
@@ -29,7 +29,7 @@ class TextTable : public QTableView {
     Q_OBJECT
   public:
     explicit TextTable(const QString& name, QWidget* parent = nullptr);
-    void show(const QStringList& headers, const QVector<QStringList>& rows);
+    void showRows(const QStringList& headers, const QVector<QStringList>& rows);
     int currentRow() const { return currentIndex().isValid() ? currentIndex().row() : -1; }
     void setCurrentRow(int row);
 
