@@ -58,7 +58,7 @@ constexpr std::array<Pattern, 83> kPatterns{
      {"face_down", "A cold face looking down takes {}."},
      {"face_rose_too_little", "the block rose by only {}: leave it until it has risen by {}"},
      {"face_up", "A cold face looking up takes {}."},
-     {"fat_smokes", "{} smokes from about {} and meets {} here: ventilate; these stand it: {}. If "
+     {"fat_smokes", "{} smokes from about {} and meets {} here: ventilate; these can take it: {}. If "
                     "it burns: lid on, heat off, never water"},
      {"fat_smokes_all", "{} smokes from about {} and meets {} here: ventilate; no fat in the table "
                         "withstands it. If it burns: lid on, heat off, never water"},
@@ -110,7 +110,7 @@ constexpr std::array<Pattern, 83> kPatterns{
      {"unit_suspected",
       "most readings of {} are outside {} to {}: is the unit right (°F taken for °C)?"},
      {"value_outside", "{}: {} is outside {} to {}"},
-     {"vessel_limit", "{} stands {} at most"},
+     {"vessel_limit", "{} withstands {} at most"},
      {"water_heat_up", "It puts {} into the water and the pot."},
      {"water_window_not_passed", "the water does not pass from {} to {} in this log: log on until "
                                  "it does, or choose another window"},

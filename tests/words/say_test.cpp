@@ -39,7 +39,7 @@ TEST(Say, LargeNumbersReadInKilo) {
 TEST(Say, WhatACookTypedIsLeftAlone) {
     EXPECT_EQ(
         words::say({"vessel_limit", {Name{"the {} pan"}, Temperature::celsius(260)}}, kCelsius),
-        "the {} pan stands 260 °C at most");
+        "the {} pan withstands 260 °C at most");
 }
 
 TEST(Say, ACodeWithoutWordsIsShownBare) {

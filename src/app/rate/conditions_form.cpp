@@ -169,7 +169,7 @@ Result<book::When> ConditionsForm::madeAt() const {
                           : QDate::fromString(typed, QStringLiteral("yyyy-MM-dd"));
     if (!day.isValid() || day > today || day.year() < 1970)
         return fail(Errc::parse,
-                    toStd(QStringLiteral("Tested on: \"%1\" is no day up to today; write it as "
+                    toStd(QStringLiteral("Tested on: \"%1\" is not a date up to today; write it as "
                                          "2026-11-02")
                               .arg(day_->text())));
     return day == today

@@ -196,7 +196,7 @@ void ImportDialog::parse() {
     const QDate day = QDate::fromString(day_->text().trimmed(), QStringLiteral("yyyy-MM-dd"));
     if (!day.isValid())
         return showProblem(
-            QStringLiteral("\"%1\" is no day; write it as 2026-11-02.").arg(day_->text()));
+            QStringLiteral("\"%1\" is not a date; write it as 2026-11-02.").arg(day_->text()));
     showProblem(used ? QString() : QStringLiteral("No column has a role yet."));
     summary_->setText(QStringLiteral("%1 rows over %2; %3 lines skipped; %4 gaps")
                           .arg(log_->timeS.size())

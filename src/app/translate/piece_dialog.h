@@ -10,7 +10,7 @@
 
 namespace dynamet::app {
 
-/// The piece of a recipe and what it must become: food, form, shape and measures, bone, fat cap,
+/// The piece of a recipe and its goal: food, form, shape and measures, bone, fat cap,
 /// surface, what is on it, the fat it is fried in; doneness by one of the book's scales. Another
 /// food brings its own usual shape, measures, start, form and doneness.
 class PieceDialog : public FormDialog {

@@ -15,7 +15,7 @@
 
 namespace dynamet::app {
 
-/// Reach it on: the rows as they come, and a row opened to curves and reasons.
+/// The appliances: the rows as they come, and a row opened to curves and reasons.
 class ReachPane : public QWidget {
     Q_OBJECT
   public:
