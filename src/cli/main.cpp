@@ -37,6 +37,10 @@ void addRate(CLI::App& app, Typed& typed) {
     verb->add_option("--key", typed.rate.keyed,
                      "ROLE=readings typed in a row, as probe=\"142 139\"");
     verb->add_option("--column", typed.rate.columns, "NAME=ROLE, for each column that is used");
+    verb->add_option("--interval", typed.rate.interval,
+                     "how far apart readings without times are, s");
+    verb->add_option("--time", typed.rate.time, "how times are written: elapsed_min_s, …");
+    verb->add_option("--unit", typed.rate.unit, "of readings that name none: C, F or K");
     verb->add_option(
         "--with", typed.rate.with,
         "NAME=VALUE in the unit of the name, or a choice's word; `protocols` lists them");

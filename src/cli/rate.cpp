@@ -2,11 +2,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include "cli/verb.h"
+#include "formats/column_roles.h"
 #include "formats/csv_rows.h"
 #include "formats/csv_sniff.h"
 #include "formats/report_json.h"
 #include "formats/text_file.h"
 #include "quantity/number_text.h"
+#include "quantity/parse_duration.h"
 #include "quantity/print.h"
 #include "rating/inputs/keyed_readings.h"
 #include "rating/inputs/typed_values.h"
@@ -47,15 +49,36 @@ Result<void> addValues(const RateOptions& options, const rating::Protocol& proto
     return {};
 }
 
-/// Columns by --column NAME=ROLE; else the protocol's roles in the order of the columns.
-Result<void> addChannels(const RateOptions& options, const formats::ParsedLog& log,
-                         rating::TestInput& test) {
+/// "--column \"Probe 1=block\" --column \"Probe 2=air\"": how to say which is which.
+std::string columnHint(const formats::CsvDialect& dialect, const std::vector<std::string>& roles) {
+    std::string out;
+    std::size_t next = 0;
+    for (const formats::CsvColumn& column : dialect.columns)
+        if (column.use == formats::ColumnUse::temperature && next < roles.size())
+            out += fmt::format(" --column \"{}={}\"", column.name, roles[next++]);
+    return out;
+}
+
+/// Columns by --column NAME=ROLE; else by their names.
+Result<void> addChannels(const RateOptions& options, const formats::CsvDialect& dialect,
+                         const formats::ParsedLog& log, rating::TestInput& test) {
     const rating::Protocol& protocol = *rating::findProtocol(options.protocol);
     const auto& roles = protocol.roles;
     if (options.columns.empty()) {
-        for (std::size_t i = 0; i < std::min(roles.size(), log.channels.size()); ++i)
-            if (i == 0 || !protocol.firstColumnOnly)
-                test.channels[roles[i]] = formats::kelvinSeries(log, i);
+        const auto found = formats::rolesByName(dialect, protocol, roles);
+        if (!found.certain)
+            return fail(Errc::invalidArgument,
+                        "the columns' names do not tell which probe is which; say it, for "
+                        "example" +
+                            columnHint(dialect, roles));
+        std::size_t channel = 0;
+        for (std::size_t c = 0; c < dialect.columns.size(); ++c) {
+            if (dialect.columns[c].use != formats::ColumnUse::temperature)
+                continue;
+            if (const auto at = found.roles.find(c); at != found.roles.end())
+                test.channels[at->second] = formats::kelvinSeries(log, channel);
+            ++channel;
+        }
         return {};
     }
     for (const std::string& text : options.columns) {
@@ -72,7 +95,9 @@ Result<void> addChannels(const RateOptions& options, const formats::ParsedLog& l
             known += (i ? ", " : "") + log.channels[i].name;
             if (log.channels[i].name != pair->first)
                 continue;
-            test.channels[pair->second] = formats::kelvinSeries(log, i);
+            if (!test.channels.emplace(pair->second, formats::kelvinSeries(log, i)).second)
+                return fail(Errc::invalidArgument,
+                            fmt::format("the role \"{}\" is given twice", pair->second));
             found = true;
         }
         if (!found)
@@ -105,19 +130,85 @@ Result<void> addKeyed(const RateOptions& options, rating::TestInput& test) {
     return {};
 }
 
-Result<std::string> readLog(const RateOptions& options, rating::TestInput& test) {
+/// --interval, --time and --unit: what the file does not say.
+Result<formats::CsvAnswers> answersOf(const RateOptions& options) {
+    formats::CsvAnswers out;
+    if (!options.interval.empty()) {
+        const auto apart = parseDuration(options.interval);
+        std::string_view rest = options.interval;
+        const auto seconds = takeNumber(rest);
+        const bool bare = seconds && trimmed(rest).empty();
+        out.intervalS = bare ? *seconds : apart ? apart->lowS : 0;
+        if (!(*out.intervalS > 0 && *out.intervalS <= 86400))
+            return fail(Errc::invalidArgument,
+                        fmt::format("--interval {}: write seconds, or \"5 s\", \"1 min\"",
+                                    options.interval));
+    }
+    if (!options.time.empty()) {
+        out.time = formats::timeStyleOf(options.time);
+        if (!out.time)
+            return fail(Errc::invalidArgument,
+                        fmt::format("--time {}: there are elapsed_min_s, elapsed_clock, clock, "
+                                    "elapsed_s, elapsed_ms, elapsed_min, elapsed_h, day_first, "
+                                    "month_first, iso_date_time, unix_s, unix_ms",
+                                    options.time));
+    }
+    if (!options.unit.empty()) {
+        if (options.unit != "C" && options.unit != "F" && options.unit != "K")
+            return fail(Errc::invalidArgument, "--unit should be C, F or K");
+        out.unit = options.unit == "F"   ? TemperatureUnit::fahrenheit
+                   : options.unit == "K" ? TemperatureUnit::kelvin
+                                         : TemperatureUnit::celsius;
+    }
+    return out;
+}
+
+/// What the file leaves open has to be answered; never a default.
+Result<void> checkAnswered(const formats::CsvDialect& dialect) {
+    using formats::CsvQuestion;
+    if (dialect.asks(CsvQuestion::interval))
+        return fail(Errc::invalidArgument,
+                    "the log has no times: say how far apart its readings are, as --interval 5");
+    if (dialect.asks(CsvQuestion::minutesOrHours))
+        return fail(Errc::invalidArgument,
+                    "the times may be min:s or h:min: say --time elapsed_min_s or --time "
+                    "elapsed_clock");
+    if (dialect.asks(CsvQuestion::unit))
+        return fail(
+            Errc::invalidArgument,
+            "the readings name no unit and may be in °C or in °F: say --unit C or --unit F");
+    return {};
+}
+
+Result<formats::CsvDialect> readLog(const RateOptions& options, rating::TestInput& test) {
+    const auto answers = answersOf(options);
+    if (!answers)
+        return tl::unexpected(answers.error());
     const auto text = formats::readTextFile(options.log).map(formats::asUtf8);
     if (!text)
         return tl::unexpected(text.error());
-    const auto dialect = formats::sniffCsv(*text);
+    const auto dialect = formats::sniffCsv(*text, *answers);
     if (!dialect)
         return tl::unexpected(dialect.error().in(options.log));
+    if (const auto ok = checkAnswered(*dialect); !ok)
+        return tl::unexpected(ok.error().in(options.log));
     const auto log = formats::parseCsv(*text, *dialect);
     if (!log)
         return tl::unexpected(log.error().in(options.log));
-    if (const auto ok = addChannels(options, *log, test); !ok)
+    if (const auto ok = addChannels(options, *dialect, *log, test); !ok)
         return tl::unexpected(ok.error());
-    return formats::describe(*dialect);
+    return *dialect;
+}
+
+/// How the log was read, what was guessed in it said so.
+nlohmann::json logJson(const formats::CsvDialect& dialect) {
+    nlohmann::json out = nlohmann::json::parse(formats::dialectJson(dialect));
+    bool guessed = !dialect.timeWritten;
+    for (const formats::CsvColumn& column : dialect.columns)
+        guessed = guessed || (column.use == formats::ColumnUse::temperature && !column.unitWritten);
+    out["guessed"] = guessed;
+    out["text"] = formats::describe(dialect);
+    return out;
 }
 
 } // namespace
@@ -136,12 +227,12 @@ Result<Answer> rate(const RateOptions& options) {
         return tl::unexpected(ok.error());
     if (const auto ok = addKeyed(options, test); !ok)
         return tl::unexpected(ok.error());
-    std::string described;
+    std::optional<formats::CsvDialect> read;
     if (!options.log.empty()) {
         const auto log = readLog(options, test);
         if (!log)
             return tl::unexpected(log.error());
-        described = "\n  log: " + *log;
+        read = *log;
     } else if (protocol->fromLog) {
         return fail(Errc::invalidArgument, options.protocol + " needs a log: --log FILE");
     }
@@ -149,7 +240,10 @@ Result<Answer> rate(const RateOptions& options) {
     if (!reduction)
         return tl::unexpected(reduction.error());
     Answer out;
-    out.json = formats::reductionJson(*reduction).dump();
+    nlohmann::json json = formats::reductionJson(*reduction);
+    if (read)
+        json["log"] = logJson(*read);
+    out.json = json.dump();
     out.text = words::foundWords(*reduction, {});
     for (const rating::Quantity& q : reduction->quantities)
         out.text += fmt::format("\n  {:<22} {}{}", q.name,
@@ -157,7 +251,8 @@ Result<Answer> rate(const RateOptions& options) {
                                 printPlusMinus(q.value, halfWidth95(q), q.unit, 2));
     for (const auto& warning : reduction->warnings)
         out.text += "\n  ! " + words::say(warning, {});
-    out.text += described;
+    if (read)
+        out.text += "\n  log: " + formats::describe(*read);
     return out;
 }
 

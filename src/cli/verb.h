@@ -18,7 +18,7 @@ struct Answer {
 };
 
 struct RateOptions {
-    std::string protocol, log;
+    std::string protocol, log, interval, time, unit;
     std::vector<std::string> columns, with, keyed;
     bool noLid = false, fan = false;
 };

@@ -3,47 +3,39 @@
 
 #include "formats/csv_dialect.h"
 
+#include <algorithm>
+#include <array>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
 namespace dynamet::formats {
 
-const char* word(TimeStyle style) {
-    switch (style) {
-    case TimeStyle::none:
-        return "none";
-    case TimeStyle::isoDateTime:
-        return "iso_date_time";
-    case TimeStyle::clock:
-        return "clock";
-    case TimeStyle::elapsedSeconds:
-        return "elapsed_s";
-    case TimeStyle::elapsedMinutes:
-        return "elapsed_min";
-    case TimeStyle::elapsedClock:
-        return "elapsed_clock";
-    }
-    return "none";
-}
-
 namespace {
 
-const char* timeWords(TimeStyle style) {
-    switch (style) {
-    case TimeStyle::none:
-        return "no time column";
-    case TimeStyle::isoDateTime:
-        return "date and time";
-    case TimeStyle::clock:
-        return "clock time";
-    case TimeStyle::elapsedSeconds:
-        return "elapsed seconds";
-    case TimeStyle::elapsedMinutes:
-        return "elapsed minutes";
-    case TimeStyle::elapsedClock:
-        return "elapsed h:min:s";
-    }
-    return "";
+struct StyleWords {
+    TimeStyle style;
+    const char *word, *said;
+};
+constexpr std::array<StyleWords, 13> kStyles{
+    {{TimeStyle::none, "none", "no times"},
+     {TimeStyle::isoDateTime, "iso_date_time", "date and time"},
+     {TimeStyle::dayFirst, "day_first", "date and time, the day first"},
+     {TimeStyle::monthFirst, "month_first", "date and time, the month first"},
+     {TimeStyle::clock, "clock", "clock time"},
+     {TimeStyle::elapsedMilliseconds, "elapsed_ms", "elapsed milliseconds"},
+     {TimeStyle::elapsedSeconds, "elapsed_s", "elapsed seconds"},
+     {TimeStyle::elapsedMinutes, "elapsed_min", "elapsed minutes"},
+     {TimeStyle::elapsedHours, "elapsed_h", "elapsed hours"},
+     {TimeStyle::elapsedClock, "elapsed_clock", "elapsed h:min:s"},
+     {TimeStyle::minuteClock, "elapsed_min_s", "elapsed min:s"},
+     {TimeStyle::unixSeconds, "unix_s", "seconds since 1970"},
+     {TimeStyle::unixMilliseconds, "unix_ms", "milliseconds since 1970"}}};
+
+const StyleWords& wordsOf(TimeStyle style) {
+    for (const StyleWords& words : kStyles)
+        if (words.style == style)
+            return words;
+    return kStyles.front();
 }
 
 const char* delimiterWords(char delimiter) {
@@ -61,6 +53,21 @@ const char* delimiterWords(char delimiter) {
 
 } // namespace
 
+const char* word(TimeStyle style) {
+    return wordsOf(style).word;
+}
+
+std::optional<TimeStyle> timeStyleOf(const std::string& word) {
+    for (const StyleWords& words : kStyles)
+        if (word == words.word)
+            return words.style;
+    return std::nullopt;
+}
+
+bool CsvDialect::asks(CsvQuestion question) const {
+    return std::find(questions.begin(), questions.end(), question) != questions.end();
+}
+
 std::string describe(const CsvDialect& dialect) {
     std::string units;
     int probes = 0;
@@ -73,11 +80,16 @@ std::string describe(const CsvDialect& dialect) {
             if (units.find(sign) == std::string::npos)
                 units += (units.empty() ? "" : " and ") + sign;
         }
+    std::string time = wordsOf(dialect.time).said;
+    if (dialect.time == TimeStyle::none && dialect.stepS > 0)
+        time = fmt::format("rows {:g} s apart", dialect.stepS);
+    else if (!dialect.timeWritten)
+        time += " (guessed: please check)";
     return fmt::format("Columns split by {}, decimal {}, {}, {}; {} {} in {}{}",
                        delimiterWords(dialect.delimiter), dialect.decimalComma ? "comma" : "point",
-                       dialect.header ? "with a header" : "no header",
-                       timeWords(dialect.time), probes, probes == 1 ? "probe" : "probes",
-                       units, guessed ? " (guessed: please check the unit)" : "");
+                       dialect.header ? "with a header" : "no header", time, probes,
+                       probes == 1 ? "probe" : "probes", units,
+                       guessed ? " (guessed: please check the unit)" : "");
 }
 
 std::string dialectJson(const CsvDialect& dialect) {
@@ -87,12 +99,14 @@ std::string dialectJson(const CsvDialect& dialect) {
                            {"use", column.use == ColumnUse::time          ? "time"
                                    : column.use == ColumnUse::temperature ? "temperature"
                                                                           : "ignored"},
-                           {"unit", unitSign(column.unit)}});
+                           {"unit", unitSign(column.unit)},
+                           {"unit_written", column.unitWritten}});
     return nlohmann::json{{"delimiter", std::string(1, dialect.delimiter)},
                           {"decimal_comma", dialect.decimalComma},
                           {"header", dialect.header},
                           {"first_row", dialect.firstRow},
                           {"time", word(dialect.time)},
+                          {"time_written", dialect.timeWritten},
                           {"step_s", dialect.stepS},
                           {"columns", columns}}
         .dump(-1, ' ', false, nlohmann::json::error_handler_t::replace);

@@ -5,24 +5,51 @@
 
 #include "quantity/print.h"
 
+#include <optional>
 #include <string>
 #include <vector>
 
 namespace dynamet::formats {
 
 /// How the time of a row is written. `none`: rows are one `stepS` apart.
-enum class TimeStyle { none, isoDateTime, clock, elapsedSeconds, elapsedMinutes, elapsedClock };
+enum class TimeStyle {
+    none,
+    isoDateTime,
+    dayFirst,   ///< "03.04.2026 14:05:00"
+    monthFirst, ///< "4/3/2026 2:05 PM"
+    clock,
+    elapsedMilliseconds,
+    elapsedSeconds,
+    elapsedMinutes,
+    elapsedHours,
+    elapsedClock, ///< h:min or h:min:s
+    minuteClock,  ///< min:s, also with tenths
+    unixSeconds,
+    unixMilliseconds
+};
 const char* word(TimeStyle style);
+/// nullopt for a word that is no style.
+std::optional<TimeStyle> timeStyleOf(const std::string& word);
 
 /// What a column holds.
-enum class ColumnUse { time, temperature, ignored };
+enum class ColumnUse { time, date, unit, temperature, ignored };
 
 struct CsvColumn {
     std::string name;
     ColumnUse use = ColumnUse::ignored;
     TemperatureUnit unit = TemperatureUnit::celsius;
     bool unitWritten = false; ///< the file says so; otherwise it is a guess to be confirmed
+    std::string role;    ///< what its name says it is in: "air", "block", "room"…; may be empty
+    std::string notUsed; ///< why a column of numbers is no probe: "set-point", "counter"…
     bool operator==(const CsvColumn&) const = default;
+};
+
+/// What a file leaves open; somebody has to answer before it is read.
+enum class CsvQuestion {
+    interval,       ///< it has no times: how far are its rows apart?
+    minutesOrHours, ///< "0:05": five seconds or five minutes?
+    dayOrMonth,     ///< "03/04/2026": only the date of the test hangs on it
+    unit            ///< readings that are plausible in °C and in °F
 };
 
 /// How a log is written: recognised, shown, confirmed, kept with the readings.
@@ -32,9 +59,19 @@ struct CsvDialect {
     bool header = true;
     int firstRow = 1; ///< 1-based line of the first row (or of the header)
     TimeStyle time = TimeStyle::elapsedSeconds;
-    double stepS = 1; ///< for TimeStyle::none
+    bool timeWritten = true; ///< the file says how; otherwise it is a guess to be confirmed
+    double stepS = 0;        ///< for TimeStyle::none; 0 = not known: nothing is read
     std::vector<CsvColumn> columns;
+    std::vector<CsvQuestion> questions;
+    bool asks(CsvQuestion question) const;
     bool operator==(const CsvDialect&) const = default;
+};
+
+/// What a cook (or an option) says of a file; it overrules what was recognised.
+struct CsvAnswers {
+    std::optional<double> intervalS;
+    std::optional<TimeStyle> time;
+    std::optional<TemperatureUnit> unit; ///< of every column that names none
 };
 
 /// One sentence a cook can check: "Semicolons, decimal comma, clock time, 2 probes in °C".

@@ -4,6 +4,7 @@
 #include "formats/csv_rows.h"
 
 #include "formats/csv_fields.h"
+#include "formats/csv_names.h"
 #include "formats/csv_time.h"
 
 #include <algorithm>
@@ -34,19 +35,53 @@ struct Reader {
     std::vector<int> decimals;
     std::vector<std::size_t> channelColumns;
     std::size_t timeColumn = 0;
+    std::optional<std::size_t> dateColumn, unitColumn;
     double first = 0, before = -1e300, dayS = 0;
+    std::optional<double> startDayS; ///< of a column of dates
     std::vector<std::string_view> fields;
 
     explicit Reader(const CsvDialect& d) : dialect(d) {
         for (std::size_t c = 0; c < d.columns.size(); ++c) {
             if (d.columns[c].use == ColumnUse::time)
                 timeColumn = c;
+            if (d.columns[c].use == ColumnUse::date)
+                dateColumn = c;
+            if (d.columns[c].use == ColumnUse::unit)
+                unitColumn = c;
             if (d.columns[c].use == ColumnUse::temperature) {
                 channelColumns.push_back(c);
                 out.channels.push_back({d.columns[c].name, d.columns[c].unit, {}, 0});
             }
         }
         decimals.assign(channelColumns.size(), 0);
+    }
+
+    /// A header that comes again names the same units.
+    Result<void> checkHeader(int number) const {
+        if (!dialect.header || fields.size() != dialect.columns.size())
+            return {};
+        for (std::size_t i = 0; i < channelColumns.size(); ++i) {
+            const auto said = meaningOf(unquoted(fields[channelColumns[i]])).temperature;
+            const CsvColumn& column = dialect.columns[channelColumns[i]];
+            if (said && column.unitWritten && *said != column.unit)
+                return fail(Errc::parse,
+                            fmt::format("from here on {} is in {}: cut the log in two",
+                                        quoted(fields[channelColumns[i]]), unitSign(*said)),
+                            number);
+        }
+        return {};
+    }
+
+    Result<void> checkUnit(int number) {
+        if (!unitColumn || *unitColumn >= fields.size())
+            return {};
+        const auto said = unitWord(unquoted(fields[*unitColumn]));
+        if (said && *said != dialect.columns[channelColumns.front()].unit)
+            return fail(
+                Errc::parse,
+                fmt::format("from here on readings are in {}: cut the log in two", unitSign(*said)),
+                number);
+        return {};
     }
 
     /// true = a row, false = junk.
@@ -57,8 +92,11 @@ struct Reader {
             time = static_cast<double>(out.timeS.size()) * dialect.stepS;
         else if (timeColumn < fields.size())
             time = readTime(fields[timeColumn], dialect.time, dialect.decimalComma);
-        if (!time || fields.size() < 2 - (dialect.time == TimeStyle::none ? 1u : 0u))
+        if (!time || fields.size() < 2 - (dialect.time == TimeStyle::none ? 1u : 0u)) {
+            if (const auto ok = checkHeader(number); !ok)
+                return tl::unexpected(ok.error());
             return false;
+        }
         if (fields.size() < dialect.columns.size() && channelColumns.back() >= fields.size())
             return fail(Errc::parse,
                         fmt::format("{} columns where {} were expected", fields.size(),
@@ -71,6 +109,8 @@ struct Reader {
             return fail(Errc::parse,
                         fmt::format("time runs backwards at {}", quoted(fields[timeColumn])),
                         number);
+        if (const auto ok = checkUnit(number); !ok)
+            return tl::unexpected(ok.error());
         for (std::size_t i = 0; i < channelColumns.size(); ++i) {
             const std::string_view field = fields[channelColumns[i]];
             const auto value = readDecimal(field, dialect.decimalComma);
@@ -84,8 +124,11 @@ struct Reader {
             if (value && out.timeS.size() < 2000)
                 decimals[i] = std::max(decimals[i], decimalsOf(field, dialect.decimalComma));
         }
-        if (out.timeS.empty())
+        if (out.timeS.empty()) {
             first = at;
+            if (dateColumn && *dateColumn < fields.size())
+                startDayS = readDate(fields[*dateColumn], TimeStyle::dayFirst);
+        }
         before = at;
         out.timeS.push_back(at - first);
         return true;
@@ -112,6 +155,9 @@ Result<ParsedLog> parseCsv(std::string_view text, const CsvDialect& dialect) {
     Reader reader(dialect);
     if (reader.channelColumns.empty())
         return fail(Errc::invalidArgument, "no column is chosen as a temperature");
+    if (dialect.time == TimeStyle::none && !(dialect.stepS > 0))
+        return fail(Errc::invalidArgument,
+                    "the log has no times: say how far apart its readings are");
     if (text.starts_with("\xEF\xBB\xBF"))
         text.remove_prefix(3);
     const std::size_t guess = text.size() / 16;
@@ -145,8 +191,14 @@ Result<ParsedLog> parseCsv(std::string_view text, const CsvDialect& dialect) {
                     reader.out.junkLines.front());
     for (std::size_t i = 0; i < reader.out.channels.size(); ++i)
         reader.out.channels[i].resolution = std::pow(10.0, -std::min(reader.decimals[i], 6));
-    if (dialect.time == TimeStyle::isoDateTime)
+    const bool dated =
+        dialect.time == TimeStyle::isoDateTime || dialect.time == TimeStyle::dayFirst ||
+        dialect.time == TimeStyle::monthFirst || dialect.time == TimeStyle::unixSeconds ||
+        dialect.time == TimeStyle::unixMilliseconds;
+    if (dated && !dialect.asks(CsvQuestion::dayOrMonth))
         reader.out.startUnixS = reader.first;
+    if (reader.startDayS && dialect.time == TimeStyle::clock)
+        reader.out.startUnixS = *reader.startDayS + reader.first;
     reader.out.gaps = countGaps(reader.out.timeS);
     return std::move(reader.out);
 }

@@ -4,171 +4,145 @@
 #include "formats/csv_sniff.h"
 
 #include "formats/csv_fields.h"
+#include "formats/csv_names.h"
+#include "formats/csv_table.h"
 #include "formats/csv_time.h"
 
 #include <algorithm>
-#include <array>
+#include <cmath>
 #include <fmt/format.h>
-#include <map>
+#include <limits>
 
 namespace dynamet::formats {
 namespace {
 
-constexpr std::size_t kLinesLooked = 200;
-
-struct Line {
-    int number = 0;
-    std::string_view text;
-};
-
-std::vector<Line> firstLines(std::string_view text) {
-    if (text.starts_with("\xEF\xBB\xBF"))
-        text.remove_prefix(3);
-    std::vector<Line> out;
-    for (int number = 1; !text.empty() && out.size() < kLinesLooked; ++number) {
-        const std::string_view line = takeLine(text);
-        if (!unquoted(line).empty())
-            out.push_back({number, line});
-    }
-    return out;
-}
-
-/// The delimiter (with its decimal sign) that gives the most lines the same count of fields, most
-/// of them numbers or times.
-struct Split {
-    char delimiter = ',';
-    bool decimalComma = false;
-    std::size_t fields = 1;
-    std::size_t lines = 0;
-    double score = 0;
-};
-
-bool looksLikeTime(std::string_view field) {
-    return readTime(field, TimeStyle::isoDateTime, false) ||
-           readTime(field, TimeStyle::elapsedClock, false) ||
-           readTime(field, TimeStyle::clock, false);
-}
-
-Split scoreOf(const std::vector<Line>& lines, char delimiter, bool decimalComma) {
-    std::map<std::size_t, std::pair<std::size_t, double>> byCount;
-    std::vector<std::string_view> fields;
-    for (const Line& line : lines) {
-        splitLine(line.text, delimiter, fields);
-        double good = 0;
-        for (std::string_view field : fields)
-            good += readDecimal(field, decimalComma) || looksLikeTime(field)
-                        ? 1
-                        : (isMissing(field) ? 0.5 : 0);
-        auto& entry = byCount[fields.size()];
-        ++entry.first;
-        entry.second += good / static_cast<double>(fields.size());
-    }
-    Split out{delimiter, decimalComma, 1, 0, 0};
-    for (const auto& [count, entry] : byCount) {
-        // A column more is worth a little: the wrong delimiter merges columns.
-        const double score =
-            entry.second * (1 + 0.1 * static_cast<double>(std::min<std::size_t>(count, 9)));
-        if (score > out.score)
-            out = {delimiter, decimalComma, count, entry.first, score};
-    }
-    return out;
-}
-
-Split bestSplit(const std::vector<Line>& lines) {
-    Split best;
-    for (char delimiter : {',', ';', '\t', '|'})
-        for (bool comma : {false, true}) {
-            if (comma && delimiter == ',')
-                continue;
-            const Split next = scoreOf(lines, delimiter, comma);
-            if (next.score > best.score + 1e-9)
-                best = next;
-        }
-    return best;
-}
-
-std::string lowered(std::string_view text) {
-    std::string out(text);
-    for (char& c : out)
-        c = static_cast<char>(c >= 'A' && c <= 'Z' ? c + 32 : c);
-    return out;
-}
-
-/// "Probe 1 (°F)", "Ofen [C]", "temp_degf": the unit of a header, if it says one.
-std::optional<TemperatureUnit> unitInHeader(std::string_view name) {
-    const std::string low = lowered(name);
-    const auto has = [&low](const char* word) { return low.find(word) != std::string::npos; };
-    for (const char* open : {"(", "[", "/", "_deg", "deg", "°", "º", " "}) {
-        const std::string f = std::string(open) + "f", c = std::string(open) + "c",
-                          k = std::string(open) + "k";
-        const auto ends = [&low](const std::string& s) {
-            const auto at = low.find(s);
-            if (at == std::string::npos)
-                return false;
-            const auto after = at + s.size();
-            return after == low.size() || low[after] == ')' || low[after] == ']' ||
-                   low[after] == ' ';
-        };
-        if (ends(f))
-            return TemperatureUnit::fahrenheit;
-        if (ends(c))
-            return TemperatureUnit::celsius;
-        if (ends(k))
-            return TemperatureUnit::kelvin;
-    }
-    if (has("fahrenheit"))
-        return TemperatureUnit::fahrenheit;
-    if (has("celsius"))
-        return TemperatureUnit::celsius;
-    return std::nullopt;
-}
-
-using Rows = std::vector<std::vector<std::string_view>>;
-
-/// Numbers that mostly rise: a step back is an error for the reader to name, not a reason to
-/// overlook the time.
-bool risingNumbers(const Rows& rows, std::size_t column, bool comma) {
-    double before = -1e300;
-    std::size_t good = 0, rising = 0;
+/// Share of a column's fields that are there and fulfil something.
+template <class Test>
+bool most(const Rows& rows, std::size_t column, Test test) {
+    std::size_t good = 0, there = 0;
     for (const auto& row : rows) {
-        const auto value = readDecimal(row[column], comma);
-        if (!value)
+        if (isMissing(row[column]))
             continue;
-        rising += *value > before;
-        before = *value;
-        ++good;
+        ++there;
+        good += test(row[column]);
     }
-    return good * 10 > rows.size() * 9 && good > 2 && rising * 10 >= good * 8;
+    return there > 0 && good * 10 > there * 8;
 }
 
-std::optional<TimeStyle> timeStyleOf(const Rows& rows, std::size_t column,
-                                     const std::string& header, bool comma) {
-    const auto most = [&](TimeStyle style) {
-        std::size_t good = 0;
-        for (const auto& row : rows)
-            good += readTime(row[column], style, comma).has_value();
-        return good * 10 > rows.size() * 8;
+std::vector<double> timesOf(const Rows& rows, std::size_t column, TimeStyle style, bool comma) {
+    std::vector<double> out;
+    for (const auto& row : rows)
+        if (const auto time = readTime(row[column], style, comma))
+            out.push_back(*time);
+    return out;
+}
+
+/// A step back is an error for the reader to name, not a reason to overlook the time.
+bool mostlyRising(const std::vector<double>& values, std::size_t rows) {
+    std::size_t rising = 0;
+    for (std::size_t i = 1; i < values.size(); ++i)
+        rising += values[i] > values[i - 1];
+    return values.size() > 2 && values.size() * 10 > rows * 9 &&
+           (rising + 1) * 10 >= values.size() * 8;
+}
+
+/// Each value one more than the one before: rows may have been counted.
+bool countsRows(const std::vector<double>& values) {
+    for (std::size_t i = 1; i < values.size(); ++i)
+        if (values[i] - values[i - 1] != 1)
+            return false;
+    return values.size() > 1 && values.front() == std::floor(values.front()) && values.front() <= 1;
+}
+
+struct TimeFound {
+    TimeStyle style = TimeStyle::none;
+    bool written = true;
+    std::optional<CsvQuestion> question = {};
+};
+
+/// Day or month first: a figure over 12 tells, else the order in which steps are the smaller.
+TimeFound dateOrder(const Rows& rows, std::size_t column) {
+    const auto spanOf = [&](TimeStyle style) {
+        const auto times = timesOf(rows, column, style, false);
+        double worst = times.size() < rows.size() ? 1e18 : 0;
+        for (std::size_t i = 1; i < times.size(); ++i)
+            worst = std::max(worst, times[i] < times[i - 1] ? 1e18 : times[i] - times[i - 1]);
+        return worst;
     };
-    const std::string low = lowered(header);
-    const bool elapsed = low.find("elapsed") != std::string::npos ||
-                         low.find("since") != std::string::npos ||
-                         low.find("dauer") != std::string::npos;
-    if (most(TimeStyle::isoDateTime))
-        return TimeStyle::isoDateTime;
-    if (most(TimeStyle::elapsedClock)) {
-        const auto first = readTime(rows.front()[column], TimeStyle::elapsedClock, comma);
-        return elapsed || (first && *first < 60) || !most(TimeStyle::clock)
-                   ? TimeStyle::elapsedClock
-                   : TimeStyle::clock;
+    const double day = spanOf(TimeStyle::dayFirst), month = spanOf(TimeStyle::monthFirst);
+    if (day == month)
+        return {TimeStyle::dayFirst, false, CsvQuestion::dayOrMonth};
+    return {day < month ? TimeStyle::dayFirst : TimeStyle::monthFirst};
+}
+
+/// "0:05": min:s or h:min. The name tells, a fraction, or figures that no clock has.
+TimeFound twoPartClock(const Rows& rows, std::size_t column, const NameMeaning& name) {
+    bool fraction = false, three = false, tooLong = false;
+    for (const auto& row : rows) {
+        const std::string_view field = unquoted(row[column]);
+        const auto colons = std::count(field.begin(), field.end(), ':');
+        three = three || colons > 1;
+        fraction = fraction || (colons == 1 && field.find_first_of(".,") != std::string_view::npos);
+        tooLong = tooLong || (colons == 1 && field.find(':') > 2);
     }
-    const bool named = low.starts_with("t") || low.find("time") != std::string::npos || elapsed ||
-                       low.find("zeit") != std::string::npos ||
-                       low.find("sec") != std::string::npos ||
-                       low.find("min") != std::string::npos || low == "s";
-    if (column == 0 && risingNumbers(rows, column, comma) && (named || header.empty()))
-        return low.find("min") != std::string::npos ? TimeStyle::elapsedMinutes
-                                                    : TimeStyle::elapsedSeconds;
-    return std::nullopt;
+    const auto asHours = timesOf(rows, column, TimeStyle::elapsedClock, false);
+    const bool fromNought = !asHours.empty() && asHours.front() < 3600;
+    const bool clock = most(rows, column, [](std::string_view field) {
+        return readTime(field, TimeStyle::clock, false).has_value();
+    });
+    if (!three && (name.minuteClock || fraction || tooLong || name.timeUnitS == 60 ||
+                   (!clock && !name.hourClock)))
+        return {TimeStyle::minuteClock};
+    if (three || name.hourClock)
+        return {clock && !fromNought ? TimeStyle::clock : TimeStyle::elapsedClock};
+    if (!fromNought) // begins at an hour of the day
+        return {TimeStyle::clock};
+    return {TimeStyle::minuteClock, false, CsvQuestion::minutesOrHours};
+}
+
+TimeFound elapsedNumbers(const std::vector<double>& values, const NameMeaning& name) {
+    if (values.front() >= 1e12)
+        return {TimeStyle::unixMilliseconds};
+    if (values.front() >= 1e9)
+        return {TimeStyle::unixSeconds};
+    if (!name.timeUnitS)
+        return {TimeStyle::elapsedSeconds, false};
+    return {*name.timeUnitS < 1    ? TimeStyle::elapsedMilliseconds
+            : *name.timeUnitS == 1 ? TimeStyle::elapsedSeconds
+            : *name.timeUnitS < 90 ? TimeStyle::elapsedMinutes
+                                   : TimeStyle::elapsedHours};
+}
+
+/// How a column writes the time; nothing where it is no time.
+std::optional<TimeFound> timeIn(const Rows& rows, std::size_t column, const NameMeaning& name,
+                                bool header, bool comma) {
+    const auto all = [&](TimeStyle style) {
+        return most(rows, column,
+                    [&](std::string_view f) { return readTime(f, style, comma).has_value(); });
+    };
+    if (all(TimeStyle::isoDateTime))
+        return TimeFound{TimeStyle::isoDateTime};
+    if (all(TimeStyle::dayFirst) || all(TimeStyle::monthFirst))
+        return dateOrder(rows, column);
+    if (all(TimeStyle::elapsedClock) || all(TimeStyle::minuteClock)) {
+        const bool half = most(rows, column, [](std::string_view f) {
+            return unquoted(f).find_first_of("mM") != std::string_view::npos;
+        });
+        return half ? TimeFound{TimeStyle::clock} : twoPartClock(rows, column, name);
+    }
+    const bool mayBe = name.time || (column == 0 && !header);
+    if (!mayBe || !name.notUsed.empty())
+        return std::nullopt;
+    const auto values = timesOf(rows, column, TimeStyle::elapsedSeconds, comma);
+    if (!mostlyRising(values, rows.size()) || (!header && countsRows(values)))
+        return std::nullopt;
+    return elapsedNumbers(values, name);
+}
+
+bool isDateColumn(const Rows& rows, std::size_t column) {
+    return most(rows, column, [](std::string_view field) {
+        return readDate(field, TimeStyle::dayFirst) || readDate(field, TimeStyle::monthFirst);
+    });
 }
 
 bool mostlyNumbers(const Rows& rows, std::size_t column, bool comma) {
@@ -180,67 +154,141 @@ bool mostlyNumbers(const Rows& rows, std::size_t column, bool comma) {
     return good > 0 && (good + missing) * 10 > rows.size() * 7;
 }
 
-} // namespace
+/// Readings without a unit: a log that begins in a room (5 to 45 °C, nobody starts at 41 °F) is in
+/// °C. What begins between 50 and 110 may be a room in °F, what begins hotter anything.
+bool plainlyCelsius(const Rows& rows, std::size_t column, bool comma) {
+    for (const auto& row : rows)
+        if (const auto value = readDecimal(row[column], comma))
+            return *value >= 2 && *value <= 45;
+    return false;
+}
 
-Result<CsvDialect> sniffCsv(std::string_view text) {
-    const std::vector<Line> lines = firstLines(text);
-    if (lines.empty())
-        return fail(Errc::parse, "the file is empty", 1);
-    const Split split = bestSplit(lines);
-    CsvDialect out;
-    out.delimiter = split.delimiter;
-    out.decimalComma = split.decimalComma;
-    Rows rows;
-    std::vector<std::string_view> fields, header;
-    for (const Line& line : lines) {
-        splitLine(line.text, split.delimiter, fields);
-        if (fields.size() != split.fields)
-            continue;
-        const bool any = std::any_of(fields.begin(), fields.end(), [&](std::string_view f) {
-            return readDecimal(f, split.decimalComma) || looksLikeTime(f);
-        });
-        if (any) {
-            if (rows.empty())
-                out.firstRow = header.empty() ? line.number : out.firstRow;
-            rows.push_back(fields);
-        } else if (rows.empty()) {
-            header = fields;
-            out.firstRow = line.number;
+/// Names that differ in one letter ("Probe A", "Probe C"): the letter is no unit.
+bool lettersAreNames(const std::vector<std::string_view>& header) {
+    std::size_t single = 0;
+    for (std::string_view raw : header) {
+        const std::string_view name = unquoted(raw);
+        if (name.size() > 2 && name[name.size() - 2] == ' ') {
+            const char c = name.back();
+            single += (c >= 'A' && c <= 'Z' && c != 'C' && c != 'F' && c != 'K');
         }
     }
-    if (rows.empty())
-        return fail(Errc::parse,
-                    fmt::format("no readings found: \"{}\" holds no number",
-                                std::string(lines.back().text.substr(0, 60))),
-                    lines.back().number);
-    out.header = !header.empty();
-    bool timeFound = false, temperatureFound = false;
-    for (std::size_t c = 0; c < split.fields; ++c) {
+    return single > 0;
+}
+
+struct Sniffer {
+    const FirstRows& table;
+    const CsvAnswers& answers;
+    CsvDialect out = {};
+    std::optional<TemperatureUnit> unitOfColumn = {}; ///< from a column of units
+    bool timeFound = false;
+
+    NameMeaning nameOf(std::size_t column) const {
+        NameMeaning name;
+        if (!table.header.empty())
+            name = meaningOf(unquoted(table.header[column]));
+        const std::string_view raw =
+            table.header.empty() ? std::string_view{} : unquoted(table.header[column]);
+        const bool bareLetter = raw.size() > 2 && raw[raw.size() - 2] == ' ';
+        if (bareLetter && lettersAreNames(table.header))
+            name.temperature.reset();
+        return name;
+    }
+
+    void findUnitColumn() {
+        for (std::size_t c = 0; c < table.rows.front().size(); ++c)
+            if (most(table.rows, c,
+                     [](std::string_view f) { return unitWord(unquoted(f)).has_value(); }))
+                unitOfColumn = unitWord(unquoted(table.rows.front()[c]));
+    }
+
+    Result<void> addColumn(std::size_t c) {
         CsvColumn column;
-        column.name =
-            out.header ? std::string(unquoted(header[c])) : fmt::format("probe {}", c + 1);
-        const auto style =
-            timeFound || split.fields == 1 // readings that rise are no time
-                ? std::nullopt
-                : timeStyleOf(rows, c, out.header ? column.name : "", split.decimalComma);
-        if (style) {
-            column.use = ColumnUse::time;
-            out.time = *style;
-            timeFound = true;
-        } else if (mostlyNumbers(rows, c, split.decimalComma)) {
-            column.use = ColumnUse::temperature;
-            temperatureFound = true;
-            const auto unit = unitInHeader(column.name);
-            column.unitWritten = unit.has_value();
-            column.unit = unit.value_or(TemperatureUnit::celsius);
+        const NameMeaning name = nameOf(c);
+        column.name = table.header.empty() ? fmt::format("probe {}", c + 1)
+                                           : std::string(unquoted(table.header[c]));
+        const bool onlyOne = table.rows.front().size() == 1; // readings that rise are no time
+        if (!timeFound && !onlyOne) {
+            const auto found =
+                timeIn(table.rows, c, name, !table.header.empty(), table.decimalComma);
+            if (found) {
+                takeTime(*found);
+                column.use = ColumnUse::time;
+                out.columns.push_back(column);
+                return {};
+            }
+        }
+        if (isDateColumn(table.rows, c)) {
+            column.use = ColumnUse::date;
+        } else if (most(table.rows, c,
+                        [](std::string_view f) { return unitWord(unquoted(f)).has_value(); })) {
+            column.use = ColumnUse::unit;
+        } else if (!timeFound && name.time && !name.date) {
+            return fail(Errc::parse,
+                        fmt::format("the time \"{}\" is not understood",
+                                    std::string(unquoted(table.rows.front()[c]).substr(0, 40))),
+                        out.firstRow + (out.header ? 1 : 0));
+        } else if (!name.notUsed.empty()) {
+            column.notUsed = name.notUsed;
+        } else if (mostlyNumbers(table.rows, c, table.decimalComma)) {
+            addProbe(column, name, c);
         }
         out.columns.push_back(column);
+        return {};
     }
-    if (!timeFound)
+
+    void takeTime(const TimeFound& found) {
+        timeFound = true;
+        out.time = answers.time.value_or(found.style);
+        out.timeWritten = found.written || answers.time.has_value();
+        if (found.question && !answers.time)
+            out.questions.push_back(*found.question);
+    }
+
+    void addProbe(CsvColumn& column, const NameMeaning& name, std::size_t c) {
+        const bool counted = table.header.empty() && c == 0 && table.rows.front().size() > 1 &&
+                             countsRows(timesOf(table.rows, c, TimeStyle::elapsedSeconds, false));
+        if (counted) { // seconds, or the numbers of the rows: nobody can know
+            column.notUsed = "counter";
+            return;
+        }
+        column.use = ColumnUse::temperature;
+        column.role = name.role;
+        const auto said = name.temperature ? name.temperature : unitOfColumn;
+        column.unitWritten = said.has_value();
+        column.unit = said.value_or(answers.unit.value_or(TemperatureUnit::celsius));
+        if (!said && !answers.unit && !plainlyCelsius(table.rows, c, table.decimalComma) &&
+            !out.asks(CsvQuestion::unit))
+            out.questions.push_back(CsvQuestion::unit);
+    }
+};
+
+} // namespace
+
+Result<CsvDialect> sniffCsv(std::string_view text, const CsvAnswers& answers) {
+    const auto table = firstRowsOf(text);
+    if (!table)
+        return tl::unexpected(table.error());
+    Sniffer sniffer{*table, answers};
+    CsvDialect& out = sniffer.out;
+    out.delimiter = table->delimiter;
+    out.decimalComma = table->decimalComma;
+    out.header = !table->header.empty();
+    out.firstRow = table->firstRow;
+    sniffer.findUnitColumn();
+    for (std::size_t c = 0; c < table->rows.front().size(); ++c)
+        if (const auto ok = sniffer.addColumn(c); !ok)
+            return tl::unexpected(ok.error());
+    if (!sniffer.timeFound) {
         out.time = TimeStyle::none;
-    if (!temperatureFound)
+        out.stepS = answers.intervalS.value_or(0);
+        if (!answers.intervalS)
+            out.questions.push_back(CsvQuestion::interval);
+    }
+    if (std::none_of(out.columns.begin(), out.columns.end(),
+                     [](const CsvColumn& c) { return c.use == ColumnUse::temperature; }))
         return fail(Errc::parse, "no column of readings found beside the time", out.firstRow);
-    return out;
+    return std::move(out);
 }
 
 } // namespace dynamet::formats

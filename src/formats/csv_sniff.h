@@ -9,8 +9,9 @@
 
 namespace dynamet::formats {
 
-/// Recognises how a log is written from its first lines. Error::parse when no column of numbers is
-/// found: names the first line that looks like none.
-Result<CsvDialect> sniffCsv(std::string_view text);
+/// Recognises how a log is written from its first lines; what it leaves open stands in
+/// `questions`, unless the answers say it. Error::parse when no column of numbers is found or a
+/// time is not understood: names the line.
+Result<CsvDialect> sniffCsv(std::string_view text, const CsvAnswers& answers = {});
 
 } // namespace dynamet::formats

@@ -3,7 +3,9 @@
 
 #include "formats/text_file.h"
 
+#include <algorithm>
 #include <cerrno>
+#include <cstdint>
 #include <cstdio>
 #include <cstring>
 #include <fmt/format.h>
@@ -50,7 +52,71 @@ Result<std::string> readTextFile(const std::string& path) {
     return out;
 }
 
+namespace {
+
+void addCodePoint(std::string& out, std::uint32_t c) {
+    if (c < 0x80) {
+        out += static_cast<char>(c);
+    } else if (c < 0x800) {
+        out += static_cast<char>(0xc0 | c >> 6);
+        out += static_cast<char>(0x80 | (c & 0x3f));
+    } else if (c < 0x10000) {
+        out += static_cast<char>(0xe0 | c >> 12);
+        out += static_cast<char>(0x80 | (c >> 6 & 0x3f));
+        out += static_cast<char>(0x80 | (c & 0x3f));
+    } else {
+        out += static_cast<char>(0xf0 | c >> 18);
+        out += static_cast<char>(0x80 | (c >> 12 & 0x3f));
+        out += static_cast<char>(0x80 | (c >> 6 & 0x3f));
+        out += static_cast<char>(0x80 | (c & 0x3f));
+    }
+}
+
+/// UTF-16 by its mark, or by the noughts that every other byte of plain text is; 0 = it is not.
+int utf16Kind(const std::string& bytes) { // 1 little-endian, 2 big-endian
+    if (bytes.starts_with("\xFF\xFE"))
+        return 1;
+    if (bytes.starts_with("\xFE\xFF"))
+        return 2;
+    std::size_t even = 0, odd = 0;
+    const std::size_t looked = std::min<std::size_t>(bytes.size(), 400) & ~std::size_t{1};
+    for (std::size_t i = 0; i < looked; i += 2) {
+        even += bytes[i] == 0;
+        odd += bytes[i + 1] == 0;
+    }
+    if (looked < 8)
+        return 0;
+    return odd * 10 > looked / 2 * 8 ? 1 : even * 10 > looked / 2 * 8 ? 2 : 0;
+}
+
+std::string fromUtf16(const std::string& bytes, bool big) {
+    std::string out;
+    std::uint32_t high = 0;
+    for (std::size_t i = 0; i + 1 < bytes.size(); i += 2) {
+        const auto a = static_cast<unsigned char>(bytes[i]),
+                   b = static_cast<unsigned char>(bytes[i + 1]);
+        const auto unit = static_cast<std::uint32_t>(big ? a << 8 | b : b << 8 | a);
+        if (unit == 0xfeff)
+            continue;
+        if (unit >= 0xd800 && unit < 0xdc00) {
+            high = unit;
+        } else if (unit >= 0xdc00 && unit < 0xe000) {
+            addCodePoint(out, high ? 0x10000 + ((high - 0xd800) << 10) + (unit - 0xdc00) : 0xfffd);
+            high = 0;
+        } else {
+            addCodePoint(out, unit);
+        }
+    }
+    return out;
+}
+
+} // namespace
+
 std::string asUtf8(std::string bytes) {
+    if (const int kind = utf16Kind(bytes))
+        bytes = fromUtf16(bytes, kind == 2);
+    if (bytes.find('\n') == std::string::npos) // lines of old computers
+        std::replace(bytes.begin(), bytes.end(), '\r', '\n');
     const bool valid = [&] {
         for (std::size_t i = 0; i < bytes.size();) {
             const auto lead = static_cast<unsigned char>(bytes[i]);
@@ -77,8 +143,7 @@ std::string asUtf8(std::string bytes) {
         if (byte < 0x80) {
             out += c;
         } else {
-            out += static_cast<char>(0xc0 | byte >> 6);
-            out += static_cast<char>(0x80 | (byte & 0x3f));
+            addCodePoint(out, byte);
         }
     }
     return out;

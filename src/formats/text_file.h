@@ -14,7 +14,8 @@ namespace dynamet::formats {
 Result<std::string> readTextFile(const std::string& path);
 /// Writes a file anew, whole or not at all (a temporary beside it is renamed).
 Result<void> writeTextFile(const std::string& path, const std::string& text);
-/// The text in UTF-8: bytes that are none are taken as Latin-1, as older loggers write their °.
+/// The text in UTF-8, from UTF-16 too (with or without its mark); bytes that are neither are taken
+/// as Latin-1, as older loggers write their °. Lines that end in CR alone end in LF.
 std::string asUtf8(std::string bytes);
 /// SHA-256 of a text, 64 hexadecimal digits.
 std::string sha256(const std::string& text);

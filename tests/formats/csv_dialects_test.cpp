@@ -41,8 +41,12 @@ class LogFile : public ::testing::TestWithParam<Log> {};
 TEST_P(LogFile, IsReadAsItsInstrumentMeantIt) {
     const Log wanted = GetParam();
     const std::string text = textOf(wanted.file);
-    const auto dialect = sniffCsv(text);
+    CsvAnswers answers;
+    if (wanted.time == TimeStyle::none)
+        answers.intervalS = 1;
+    const auto dialect = sniffCsv(text, answers);
     ASSERT_TRUE(dialect.has_value()) << dialect.error().message;
+    EXPECT_TRUE(dialect->questions.empty());
     EXPECT_EQ(dialect->delimiter, wanted.delimiter);
     EXPECT_EQ(dialect->time, wanted.time) << describe(*dialect);
     const auto log = parseCsv(text, *dialect);
@@ -57,7 +61,9 @@ TEST_P(LogFile, IsReadAsItsInstrumentMeantIt) {
 
 TEST_P(LogFile, CutAtAnyByteIsReadAsFarAsItGoes) {
     const std::string text = textOf(GetParam().file);
-    const auto dialect = sniffCsv(text);
+    CsvAnswers answers;
+    answers.intervalS = 1;
+    const auto dialect = sniffCsv(text, answers);
     ASSERT_TRUE(dialect.has_value());
     const ParsedLog whole = *parseCsv(text, *dialect);
     std::size_t read = 0;

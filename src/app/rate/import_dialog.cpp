@@ -124,7 +124,7 @@ void ImportDialog::readFile() {
     text_ = formats::asUtf8(std::move(*read));
     preview_->setPlainText(
         toQt(text_.substr(0, 4000)).section(QLatin1Char('\n'), 0, kPreviewLines));
-    const auto dialect = formats::sniffCsv(text_);
+    const auto dialect = formats::sniffCsv(text_, answers());
     if (!dialect) {
         showProblem(QStringLiteral("Line %1: %2")
                         .arg(dialect.error().line)
