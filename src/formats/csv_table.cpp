@@ -191,7 +191,8 @@ Result<FirstRows> firstRowsOf(std::string_view text) {
                     fmt::format("no readings found: \"{}\" holds no number",
                                 std::string(lines.back().text.substr(0, 60))),
                     lines.back().number);
-    if (const auto ok = checkDecimalCommas(lines, split, rowLine); !ok)
+    const auto ok = out.header.empty() ? checkDecimalCommas(lines, split, rowLine) : Result<void>();
+    if (!ok)
         return tl::unexpected(ok.error());
     return out;
 }

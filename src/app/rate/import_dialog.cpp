@@ -3,8 +3,10 @@
 
 #include "app/rate/import_dialog.h"
 
+#include "formats/column_roles.h"
 #include "formats/csv_sniff.h"
 #include "formats/text_file.h"
+#include "quantity/number_text.h"
 #include "quantity/parse_duration.h"
 
 #include <QDateTime>
@@ -14,17 +16,30 @@
 #include <QGridLayout>
 #include <QTimer>
 #include <QVBoxLayout>
+#include <algorithm>
 #include <cmath>
 
 namespace dynamet::app {
 namespace {
 constexpr int kPreviewLines = 8;
+
+/// "5", "5 s", "1 min"; nothing for anything else.
+std::optional<double> parseInterval(const std::string& typed) {
+    std::string_view rest = typed;
+    const auto bare = takeNumber(rest);
+    if (bare && trimmed(rest).empty())
+        return *bare > 0 ? std::optional(*bare) : std::nullopt;
+    const auto apart = parseDuration(typed);
+    return apart && apart->lowS > 0 ? std::optional(apart->lowS) : std::nullopt;
 }
 
-ImportDialog::ImportDialog(const std::vector<std::string>& roles, bool firstColumnOnly,
+} // namespace
+
+ImportDialog::ImportDialog(const rating::Protocol& protocol, const std::vector<std::string>& roles,
                            const QString& path, const book::When& made, QWidget* parent)
-    : QDialog(parent), roles_(roles), firstColumnOnly_(firstColumnOnly), made_(made),
-      dayWords_(new QLabel), day_(new QLineEdit), path_(new QLineEdit(path)),
+    : QDialog(parent), protocol_(protocol), roles_(roles), made_(made), dayWords_(new QLabel),
+      day_(new QLineEdit), path_(new QLineEdit(path)), intervalLine_(new QWidget),
+      timeLine_(new QWidget), interval_(new QLineEdit), time_(new QComboBox),
       description_(new QLabel), problem_(new QLabel), summary_(new QLabel),
       preview_(new QPlainTextEdit), columns_(new QWidget),
       import_(new QPushButton(QStringLiteral("Import"))) {
@@ -49,6 +64,7 @@ ImportDialog::ImportDialog(const std::vector<std::string>& roles, bool firstColu
     problem_->hide();
     box->addWidget(description_);
     box->addWidget(problem_);
+    buildQuestions(box);
     box->addWidget(columns_);
     preview_->setReadOnly(true);
     preview_->setAccessibleName(QStringLiteral("First lines of the file"));
@@ -90,6 +106,70 @@ ImportDialog::ImportDialog(const std::vector<std::string>& roles, bool firstColu
         readFile();
 }
 
+/// Lines that stand there only when the file leaves something open.
+void ImportDialog::buildQuestions(QVBoxLayout* box) {
+    const auto add = [&](QWidget* line, const QString& words, QWidget* field) {
+        auto* row = new QHBoxLayout(line);
+        row->setContentsMargins(0, 0, 0, 0);
+        field->setAccessibleName(words);
+        row->addWidget(new QLabel(words));
+        row->addWidget(field);
+        row->addStretch();
+        line->hide();
+        box->addWidget(line);
+    };
+    interval_->setPlaceholderText(QStringLiteral("5 s, 1 min"));
+    interval_->setFixedWidth(130);
+    add(intervalLine_, QStringLiteral("The log has no times. Its readings are apart by"),
+        interval_);
+    time_->addItem(QStringLiteral("choose"), QString());
+    time_->addItem(QStringLiteral("minutes and seconds"), QStringLiteral("elapsed_min_s"));
+    time_->addItem(QStringLiteral("hours and minutes"), QStringLiteral("elapsed_clock"));
+    add(timeLine_, QStringLiteral("Its times are"), time_);
+    connect(interval_, &QLineEdit::textEdited, this, &ImportDialog::recognise);
+    connect(time_, &QComboBox::activated, this, &ImportDialog::recognise);
+}
+
+formats::CsvAnswers ImportDialog::answers() const {
+    formats::CsvAnswers out;
+    if (asksInterval_)
+        if (const auto apart = parseInterval(toStd(interval_->text())))
+            out.intervalS = *apart;
+    if (asksTime_)
+        out.time = formats::timeStyleOf(toStd(time_->currentData().toString()));
+    return out;
+}
+
+void ImportDialog::showQuestions() {
+    using formats::CsvQuestion;
+    asksInterval_ = asksInterval_ || dialect_->asks(CsvQuestion::interval);
+    asksTime_ = asksTime_ || dialect_->asks(CsvQuestion::minutesOrHours);
+    intervalLine_->setVisible(asksInterval_);
+    timeLine_->setVisible(asksTime_);
+}
+
+QString ImportDialog::missing() const {
+    using formats::CsvQuestion;
+    if (dialect_->asks(CsvQuestion::interval))
+        return QStringLiteral("Say how far apart its readings are.");
+    if (dialect_->asks(CsvQuestion::minutesOrHours))
+        return QStringLiteral(
+            "Say whether its times are minutes and seconds or hours and minutes.");
+    QStringList used;
+    for (const ColumnRow& row : rows_) {
+        if (row.role->currentIndex() >= static_cast<int>(roles_.size()))
+            continue;
+        if (used.contains(row.role->currentText()))
+            return QStringLiteral("Two columns have the role %1.").arg(row.role->currentText());
+        used << row.role->currentText();
+        if (row.unit->currentIndex() < 0)
+            return QStringLiteral("Say whether %1 is in °C or in °F: the file does not.")
+                .arg(toQt(dialect_->columns[row.column].name));
+    }
+    return used.isEmpty() ? QStringLiteral("No column has a role yet: say which probe is which.")
+                          : QString();
+}
+
 void ImportDialog::showProblem(const QString& words) {
     problem_->setText(QStringLiteral("! %1").arg(words));
     problem_->setVisible(!words.isEmpty());
@@ -124,22 +204,37 @@ void ImportDialog::readFile() {
     text_ = formats::asUtf8(std::move(*read));
     preview_->setPlainText(
         toQt(text_.substr(0, 4000)).section(QLatin1Char('\n'), 0, kPreviewLines));
+    asksInterval_ = asksTime_ = false;
+    recognise();
+    if (dialect_) {
+        showColumns();
+        parse();
+    }
+}
+
+/// Reads anew how the log is written, with what was answered.
+void ImportDialog::recognise() {
     const auto dialect = formats::sniffCsv(text_, answers());
     if (!dialect) {
+        dialect_.reset();
+        intervalLine_->hide();
+        timeLine_->hide();
         showProblem(QStringLiteral("Line %1: %2")
                         .arg(dialect.error().line)
                         .arg(toQt(dialect.error().message)));
         return;
     }
     dialect_ = *dialect;
-    showColumns();
-    parse();
+    showQuestions();
+    if (!rows_.empty())
+        parse();
 }
 
 void ImportDialog::showColumns() {
     auto* grid = new QGridLayout(columns_);
     grid->setContentsMargins(0, 0, 0, 0);
-    std::size_t next = 0;
+    const auto found = formats::rolesByName(*dialect_, protocol_, roles_);
+    const bool asksUnit = dialect_->asks(formats::CsvQuestion::unit);
     for (std::size_t c = 0; c < dialect_->columns.size(); ++c) {
         const formats::CsvColumn& column = dialect_->columns[c];
         if (column.use != formats::ColumnUse::temperature)
@@ -149,17 +244,15 @@ void ImportDialog::showColumns() {
         for (const std::string& r : roles_)
             role->addItem(toQt(r));
         role->addItem(QStringLiteral("not used"));
-        const bool unasked = firstColumnOnly_ && next > 0; // a second probe is not another thing
-        role->setCurrentIndex(
-            static_cast<int>(unasked ? roles_.size() : std::min(next, roles_.size())));
-        // A column that carries a role's name takes it.
-        for (std::size_t r = 0; r < roles_.size(); ++r)
-            if (name.contains(toQt(roles_[r]), Qt::CaseInsensitive))
-                role->setCurrentIndex(static_cast<int>(r));
+        const auto own = found.roles.find(c);
+        const auto at = own == found.roles.end() || !found.certain
+                            ? roles_.end()
+                            : std::find(roles_.begin(), roles_.end(), own->second);
+        role->setCurrentIndex(static_cast<int>(at - roles_.begin()));
         role->setAccessibleName(QStringLiteral("Role of %1").arg(name));
         auto* unit = new QComboBox;
         unit->addItems({QStringLiteral("°C"), QStringLiteral("°F"), QStringLiteral("K")});
-        unit->setCurrentIndex(static_cast<int>(column.unit));
+        unit->setCurrentIndex(asksUnit && !column.unitWritten ? -1 : static_cast<int>(column.unit));
         unit->setAccessibleName(QStringLiteral("Unit of %1").arg(name));
         const int row = static_cast<int>(rows_.size());
         grid->addWidget(new QLabel(name), row, 0);
@@ -170,14 +263,19 @@ void ImportDialog::showColumns() {
         rows_.push_back({c, role, unit});
         connect(unit, &QComboBox::currentIndexChanged, this, &ImportDialog::parse);
         connect(role, &QComboBox::currentIndexChanged, this, &ImportDialog::parse);
-        ++next;
     }
 }
 
 void ImportDialog::parse() {
     for (const ColumnRow& row : rows_)
-        dialect_->columns[row.column].unit = static_cast<TemperatureUnit>(row.unit->currentIndex());
+        if (row.unit->currentIndex() >= 0)
+            dialect_->columns[row.column].unit =
+                static_cast<TemperatureUnit>(row.unit->currentIndex());
     description_->setText(toQt(formats::describe(*dialect_)) + QStringLiteral("."));
+    if (const QString open = missing(); !open.isEmpty()) {
+        log_.reset();
+        return showProblem(open);
+    }
     auto log = formats::parseCsv(text_, *dialect_);
     if (!log) {
         log_.reset();
@@ -187,9 +285,6 @@ void ImportDialog::parse() {
         return;
     }
     log_ = std::move(*log);
-    bool used = false;
-    for (const ColumnRow& row : rows_)
-        used = used || row.role->currentIndex() < static_cast<int>(roles_.size());
     if (log_->startUnixS)
         made_.utcMs = std::llround(*log_->startUnixS * 1000);
     showDay();
@@ -197,7 +292,7 @@ void ImportDialog::parse() {
     if (!day.isValid())
         return showProblem(
             QStringLiteral("\"%1\" is not a date; write it as 2026-11-02.").arg(day_->text()));
-    showProblem(used ? QString() : QStringLiteral("No column has a role yet."));
+    showProblem(QString());
     summary_->setText(QStringLiteral("%1 rows over %2; %3 lines skipped; %4 gaps")
                           .arg(log_->timeS.size())
                           .arg(toQt(printDuration(log_->timeS.back())))

@@ -20,10 +20,9 @@ namespace dynamet::app {
 class ImportDialog : public QDialog {
     Q_OBJECT
   public:
-    /// With `firstColumnOnly` a further column has no role until it is chosen or its name says it.
-    /// `made` is the test's day where the log names none.
-    ImportDialog(const std::vector<std::string>& roles, bool firstColumnOnly, const QString& path,
-                 const book::When& made, QWidget* parent = nullptr);
+    /// `roles` that the test can have here; `made` is the test's day where the log names none.
+    ImportDialog(const rating::Protocol& protocol, const std::vector<std::string>& roles,
+                 const QString& path, const book::When& made, QWidget* parent = nullptr);
     /// The channels with their roles, and the file; only after the dialog was accepted.
     void fill(book::TestRecord& test) const;
 
@@ -33,12 +32,23 @@ class ImportDialog : public QDialog {
     void parse();
     void showProblem(const QString& words);
     void showDay();
+    void buildQuestions(QVBoxLayout* box);
+    void showQuestions();
+    /// What the cook has answered so far.
+    formats::CsvAnswers answers() const;
+    /// What still has to be said before the log can be imported; empty = nothing.
+    QString missing() const;
+    void recognise();
+    const rating::Protocol& protocol_;
     std::vector<std::string> roles_;
-    bool firstColumnOnly_;
     book::When made_;
     QLabel* dayWords_;
     QLineEdit* day_;
     QLineEdit* path_;
+    QWidget *intervalLine_, *timeLine_;
+    QLineEdit* interval_;
+    QComboBox* time_;
+    bool asksTime_ = false, asksInterval_ = false;
     QLabel* description_;
     QLabel* problem_;
     QLabel* summary_;

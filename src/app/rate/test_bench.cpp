@@ -242,7 +242,7 @@ void TestBench::importLog(const QString& path) {
     if (!test)
         return say(toQt(test.error(), document_.units()));
     const auto roles = rating::rolesFor(*protocol_, appliance()->kind);
-    ImportDialog dialog(roles, protocol_->firstColumnOnly, path, test->started(), this);
+    ImportDialog dialog(*protocol_, roles, path, test->started(), this);
     if (dialog.exec() != QDialog::Accepted)
         return;
     dialog.fill(*test);
