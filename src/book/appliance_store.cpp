@@ -99,6 +99,7 @@ void loadParts(Database& db, kitchen::Appliance& a) {
         const std::string where = a.name + ", " + control.key;
         control.labels = damagedOr(labelsOf(row.text("labels_json")), where);
         control.burners = damagedOr(textsOf(row.text("burners_json")), where);
+        damagedOr(kitchen::checkControl(control), where);
         a.controls.push_back(control);
     }
     Statement z(db, "SELECT * FROM zone WHERE appliance_id=? ORDER BY position");

@@ -8,6 +8,7 @@
 #include <boost/uuid/uuid_generators.hpp>
 #include <boost/uuid/uuid_io.hpp>
 #include <cerrno>
+#include <charconv>
 #include <cstring>
 #include <fcntl.h>
 #include <fmt/format.h>
@@ -87,9 +88,31 @@ void setUp(SQLite::Database& database, bool writable) {
     }
 }
 
+/// A backup never writes over another: ".v4.bak", then ".v4.2.bak"…
+std::string freeBackupName(const std::string& path, int version) {
+    std::string name = fmt::format("{}.v{}.bak", path, version);
+    for (int i = 2; ::access(name.c_str(), F_OK) == 0; ++i)
+        name = fmt::format("{}.v{}.{}.bak", path, version, i);
+    return name;
+}
+
+/// A book that only its owner may read has a backup that only its owner may read.
+void copyMode(const std::string& from, const std::string& to) {
+    struct stat what {};
+    if (::stat(from.c_str(), &what) == 0)
+        ::chmod(to.c_str(), what.st_mode & 07777);
+}
+
 int minimumReader(SQLite::Database& database) {
     SQLite::Statement query(database, "SELECT value FROM book_info WHERE key = 'min_reader'");
-    return query.executeStep() ? std::stoi(query.getColumn(0).getString()) : 1;
+    if (!query.executeStep())
+        return 1;
+    const std::string text = query.getColumn(0).getString();
+    int reader = 0;
+    const auto [end, code] = std::from_chars(text.data(), text.data() + text.size(), reader);
+    if (code != std::errc{} || end != text.data() + text.size())
+        throw SQLite::Exception("its min_reader is damaged", SQLITE_CORRUPT);
+    return reader;
 }
 
 } // namespace
@@ -161,6 +184,8 @@ Result<Book> Book::open(const std::string& path) {
             access == Access::readWrite ? SQLite::OPEN_READWRITE : SQLite::OPEN_READONLY;
         auto database = std::make_unique<SQLite::Database>(path, mode);
         const int version = database->execAndGet("PRAGMA user_version").getInt();
+        if (version < 1)
+            throw SQLite::Exception("its version is damaged", SQLITE_CORRUPT);
         if (version > kSchemaVersion) {
             if (minimumReader(*database) > kSchemaVersion) {
                 if (lock >= 0)
@@ -176,8 +201,10 @@ Result<Book> Book::open(const std::string& path) {
         setUp(*database, access == Access::readWrite);
         if (access == Access::readWrite && version < kSchemaVersion) {
             SQLite::Statement copy(*database, "VACUUM INTO ?");
-            copy.bind(1, fmt::format("{}.v{}.bak", path, version));
+            const std::string backup = freeBackupName(path, version);
+            copy.bind(1, backup);
             copy.exec();
+            copyMode(path, backup);
             migrate(*database, version);
         }
         if (access != Access::readWrite && version < kSchemaVersion) {

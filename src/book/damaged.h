@@ -18,4 +18,9 @@ T damagedOr(Result<T> read, const std::string& where) {
                 0};
 }
 
+inline void damagedOr(const Result<void>& checked, const std::string& where) {
+    if (!checked)
+        damagedOr(Result<bool>(tl::unexpected(checked.error())), where);
+}
+
 } // namespace dynamet::book

@@ -13,7 +13,7 @@
 #include <array>
 #include <cmath>
 #include <fmt/format.h>
-#include <regex>
+#include <re2/re2.h>
 #include <sstream>
 #include <string_view>
 
@@ -180,8 +180,7 @@ std::string linesOf(const std::vector<DonenessLevel>& levels, bool fahrenheit) {
 }
 
 Result<std::vector<DonenessLevel>> levelsFromLines(const std::string& text, bool fahrenheit) {
-    static const std::regex form(
-        R"(^\s*(.*\S)\s+(\d+(?:\.\d+)?)\s*(?:-|to)\s*(\d+(?:\.\d+)?)\s*$)");
+    static const re2::RE2 form(R"(\s*(.*\S)\s+(\d+(?:\.\d+)?)\s*(?:-|to)\s*(\d+(?:\.\d+)?)\s*)");
     const auto kelvin = [&](const std::string& number) {
         const double value = std::strtod(number.c_str(), nullptr);
         return (fahrenheit ? Temperature::fahrenheit(value) : Temperature::celsius(value)).kelvin();
@@ -192,13 +191,13 @@ Result<std::vector<DonenessLevel>> levelsFromLines(const std::string& text, bool
     for (int number = 1; std::getline(in, line); ++number) {
         if (line.find_first_not_of(" \t\r") == std::string::npos)
             continue;
-        std::smatch parts;
-        if (!std::regex_match(line, parts, form))
+        std::string name, low, high;
+        if (!re2::RE2::FullMatch(line, form, &name, &low, &high))
             return fail(
                 Errc::invalidArgument,
                 fmt::format("line {}: \"{}\" is not a name and a band such as \"rare 48-52\"",
                             number, line));
-        const DonenessLevel level{parts[1], kelvin(parts[2]), kelvin(parts[3])};
+        const DonenessLevel level{name, kelvin(low), kelvin(high)};
         if (!sensible(level))
             return fail(Errc::invalidArgument,
                         fmt::format("line {}: the band of \"{}\" should run upwards between 20 and "

@@ -12,6 +12,8 @@
 namespace dynamet::formats {
 namespace {
 
+constexpr double kLongestS = 30 * 86400.0, kMostReports = 100000;
+
 using heat::FaceBoundary;
 
 double kelvin(double celsius) {
@@ -201,6 +203,14 @@ Result<SimulateCase> readCase(const std::string& text) {
             throw root.at("stages").wrong("should hold at least one stage");
         if (root.has("report_every_s"))
             out.reportEveryS = root.at("report_every_s").above(0);
+        double total = 0;
+        for (const CaseStage& stage : out.stages)
+            total += stage.durationS;
+        if (!(total <= kLongestS))
+            throw root.at("stages").wrong("should take 30 days at most");
+        if (!(total / out.reportEveryS <= kMostReports))
+            throw root.wrong("would be reported more than 100 000 times: report_every_s is too "
+                             "short for it");
         if (root.has("pressure_Pa")) {
             out.pressurePa = root.at("pressure_Pa").above(0);
             if (out.pressurePa < 20000 || out.pressurePa > 500000)

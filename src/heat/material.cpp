@@ -99,8 +99,8 @@ double Material::heatCapacity(double kelvin, double waterLeft) const {
 }
 
 void Material::frozen(double kelvin, double& capacity, double& conductivity) const {
-    const double place = std::clamp((freezingK_ - kelvin) / kFrozenStepK, 0.0,
-                                    static_cast<double>(frozen_.size()) - 1.001);
+    const double place = std::max(0.0, std::min(static_cast<double>(frozen_.size()) - 1.001,
+                                                (freezingK_ - kelvin) / kFrozenStepK));
     const auto i = static_cast<std::size_t>(place);
     const double share = place - static_cast<double>(i);
     const Frozen &a = frozen_[i], &b = frozen_[i + 1];
@@ -109,7 +109,7 @@ void Material::frozen(double kelvin, double& capacity, double& conductivity) con
 }
 
 double Material::frozenEnthalpy(double kelvin) const {
-    const double place = (freezingK_ - kelvin) / kFrozenStepK;
+    const double place = std::max(0.0, (freezingK_ - kelvin) / kFrozenStepK);
     const double last = static_cast<double>(frozen_.size()) - 1;
     if (place >= last)
         return frozen_.back().enthalpy - (place - last) * kFrozenStepK * frozen_.back().capacity;

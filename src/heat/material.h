@@ -90,8 +90,8 @@ class Material {
 inline std::size_t Material::at(double kelvin, double& share) {
     constexpr double kLow = 233.15;
     constexpr double kSteps = 440;
-    double place = kelvin - kLow;
-    place = place < 0 ? 0 : (place > kSteps - 1e-9 ? kSteps - 1e-9 : place);
+    double place = kelvin - kLow; // what is no number stands at the cold end
+    place = place > 0 ? (place < kSteps - 1e-9 ? place : kSteps - 1e-9) : 0;
     const auto i = static_cast<std::size_t>(place);
     share = place - static_cast<double>(i);
     return i;

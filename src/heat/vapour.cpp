@@ -33,7 +33,7 @@ Vapour::Vapour(double pressurePa)
 }
 
 Vapour::Wet Vapour::wet(double surfaceK, double vapourPa, double activity) const {
-    const double place = std::clamp((surfaceK - kLowK) / kStepK, 0.0, kRows - 1.001);
+    const double place = std::max(0.0, std::min(kRows - 1.001, (surfaceK - kLowK) / kStepK));
     const auto i = static_cast<std::size_t>(place);
     const double share = place - static_cast<double>(i);
     const Row &a = rows_[i], &b = rows_[i + 1];
@@ -50,7 +50,7 @@ Vapour::Wet Vapour::wet(double surfaceK, double vapourPa, double activity) const
 }
 
 double Vapour::diffusivity(double surfaceK) const {
-    const double place = std::clamp((surfaceK - kLowK) / kStepK, 0.0, kRows - 1.001);
+    const double place = std::max(0.0, std::min(kRows - 1.001, (surfaceK - kLowK) / kStepK));
     const auto i = static_cast<std::size_t>(place);
     const double share = place - static_cast<double>(i);
     return rows_[i].diffusivity + share * (rows_[i + 1].diffusivity - rows_[i].diffusivity);

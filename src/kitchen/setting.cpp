@@ -126,6 +126,8 @@ std::vector<double> gasMarks(const Control& control) {
 
 std::vector<double> evenPlaces(const Control& control, int most) {
     const double span = control.high - control.low;
+    if (!(control.step > 0) || !(span >= 0))
+        return {control.low};
     const int steps = std::max(1, std::min(most, static_cast<int>(span / control.step)));
     std::vector<double> out;
     for (int i = 0; i <= steps; ++i) {
@@ -167,8 +169,9 @@ std::vector<ControlValue> possibleValues(const Control& control, int numericStep
         for (int total = 9; total <= most; total += 3)
             out.emplace_back(CoalCount{total / 3, total - total / 3});
     } else if (control.kind == ControlKind::burners) {
+        constexpr std::size_t kMostCombinations = 4096;
         std::vector<int> levels(control.burners.size(), 0);
-        while (true) {
+        while (!control.labels.empty() && out.size() < kMostCombinations) {
             if (std::any_of(levels.begin(), levels.end(), [](int l) { return l != 0; }))
                 out.emplace_back(levels);
             std::size_t at = 0;
@@ -185,6 +188,25 @@ std::vector<ControlValue> possibleValues(const Control& control, int numericStep
 }
 
 } // namespace
+
+Result<void> checkControl(const Control& control) {
+    const auto wrong = [&](const char* why) {
+        return fail(Errc::invalidArgument, fmt::format("{}: {}", control.key, why));
+    };
+    const bool numeric = isNumeric(control.kind);
+    if ((numeric || control.kind == ControlKind::coals) &&
+        !(std::isfinite(control.low) && std::isfinite(control.high) && control.low <= control.high))
+        return wrong("it should go from a lower to a higher number");
+    if (numeric && !(control.step > 0 && std::isfinite(control.step)))
+        return wrong("its steps should be above 0");
+    if (control.kind == ControlKind::coals && control.high > 1000)
+        return wrong("no oven takes so many coals");
+    if (!numeric && control.kind != ControlKind::coals && control.labels.empty())
+        return wrong("it has no marks");
+    if (control.kind == ControlKind::burners && control.burners.empty())
+        return wrong("it has no burners");
+    return {};
+}
 
 const char* word(ControlKind kind) {
     for (const KindWord& k : kKinds)

@@ -52,6 +52,9 @@ struct Control {
     bool operator==(const Control&) const = default;
 };
 
+/// What a dial must have to be set: steps, an order, marks, burners. invalidArgument names it.
+Result<void> checkControl(const Control& control);
+
 struct CoalCount {
     int under = 0;
     int lid = 0;

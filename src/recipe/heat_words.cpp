@@ -4,28 +4,33 @@
 #include "recipe/heat_words.h"
 
 #include <algorithm>
-#include <regex>
+#include <memory>
+#include <re2/re2.h>
 
 namespace dynamet::recipe {
 namespace {
 
 struct Pattern {
     HeatWordKind kind;
-    std::regex expression;
+    std::unique_ptr<re2::RE2> expression;
 };
 
+/// RE2 needs linear time and no recursion, whatever was pasted.
 const std::vector<Pattern>& patterns() {
     using enum HeatWordKind;
-    constexpr auto flags = std::regex::icase | std::regex::optimize;
-    static const std::vector<Pattern> list{
-        {ovenTemperature,
-         std::regex("\\b[0-9]{2,3}(-[0-9]{2,3})? ?(°|º|degrees )? ?[CF]\\b", flags)},
-        {gasMark, std::regex("\\bgas (mark )?([0-9]|¼|½)", flags)},
-        {level, std::regex("\\b(medium[- ]high|medium[- ]low|medium|high heat|low heat|moderate(ly "
-                           "hot)? oven|hot oven)\\b",
-                           flags)},
-        {length, std::regex("\\b[0-9]+([.,][0-9]+)? ?(mm|cm|inch(es)?)\\b", flags)},
-        {time, std::regex("\\b[0-9]+([-–][0-9]+)? ?(minutes?|mins?|hours?|h|seconds?)\\b", flags)}};
+    static const std::vector<Pattern> list = [] {
+        std::vector<Pattern> out;
+        const auto add = [&out](HeatWordKind kind, const std::string& pattern) {
+            out.push_back({kind, std::make_unique<re2::RE2>("(?i)(" + pattern + ")")});
+        };
+        add(ovenTemperature, "\\b[0-9]{2,3}(?:-[0-9]{2,3})? ?(?:°|º|degrees )? ?[CF]\\b");
+        add(gasMark, "\\bgas (?:mark )?(?:[0-9]|¼|½)");
+        add(level, "\\b(?:medium[- ]high|medium[- ]low|medium|high heat|low heat|moderate(?:ly "
+                   "hot)? oven|hot oven)\\b");
+        add(length, "\\b[0-9]+(?:[.,][0-9]+)? ?(?:mm|cm|inch(?:es)?)\\b");
+        add(time, "\\b[0-9]+(?:[-–][0-9]+)? ?(?:minutes?|mins?|hours?|h|seconds?)\\b");
+        return out;
+    }();
     return list;
 }
 
@@ -45,13 +50,14 @@ bool isCore(std::string_view text, const HeatWord& word) {
 
 std::vector<HeatWord> findHeatWords(std::string_view text) {
     std::vector<HeatWord> out;
-    const std::string whole(text);
-    for (const Pattern& pattern : patterns())
-        for (std::sregex_iterator at(whole.begin(), whole.end(), pattern.expression), end;
-             at != end; ++at) {
-            HeatWord word{static_cast<std::size_t>(at->position()),
-                          static_cast<std::size_t>(at->position() + at->length()), pattern.kind,
-                          at->str()};
+    const re2::StringPiece whole(text.data(), text.size());
+    for (const Pattern& pattern : patterns()) {
+        re2::StringPiece found;
+        for (std::size_t from = 0; pattern.expression->Match(whole, from, whole.size(),
+                                                             re2::RE2::UNANCHORED, &found, 1);) {
+            const auto begin = static_cast<std::size_t>(found.data() - whole.data());
+            from = begin + std::max<std::size_t>(found.size(), 1);
+            HeatWord word{begin, begin + found.size(), pattern.kind, std::string(found)};
             const bool overlaps = std::any_of(out.begin(), out.end(), [&](const HeatWord& w) {
                 return word.begin < w.end && w.begin < word.end;
             });
@@ -61,6 +67,7 @@ std::vector<HeatWord> findHeatWords(std::string_view text) {
                 word.kind = HeatWordKind::coreTemperature;
             out.push_back(word);
         }
+    }
     std::sort(out.begin(), out.end(),
               [](const HeatWord& a, const HeatWord& b) { return a.begin < b.begin; });
     return out;

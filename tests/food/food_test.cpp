@@ -306,4 +306,10 @@ TEST(Doneness, AGoalThatMakesNoSenseForTheFoodIsRefusedWithTheReason) {
                     << food.id << ' ' << level.name;
 }
 
+TEST(Doneness, Defect140ALineOfAnyLengthIsReadOrRefused) {
+    const std::string figures(30000, '7');
+    EXPECT_FALSE(levelsFromLines("rare " + figures + "-52", false).has_value());
+    EXPECT_FALSE(levelsFromLines(std::string(30000, ' ') + "x", false).has_value());
+}
+
 } // namespace

@@ -62,4 +62,16 @@ TEST(HeatWords, AreNotSeenWhereThereAreNone) {
     EXPECT_TRUE(findHeatWords("A cup of 350 g flour, 4 eggs.").empty());
 }
 
+// Thirty thousand figures in a row ended the program (a pattern matcher that calls itself).
+TEST(HeatWords, Defect140WhateverIsPastedIsReadInLinearTime) {
+    const std::string figures(30000, '7');
+    EXPECT_EQ(findHeatWords(figures + " mm and 180 °C").size(), 2u);
+    std::string nested;
+    for (int i = 0; i < 20000; ++i)
+        nested += "medium gas 12-";
+    EXPECT_FALSE(findHeatWords(nested).empty());
+    for (const char* odd : {"", "\xff\xfe 180 C", "\xc2 200 F", "°"})
+        (void)findHeatWords(odd);
+}
+
 } // namespace

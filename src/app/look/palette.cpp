@@ -3,6 +3,8 @@
 
 #include "app/look/palette.h"
 
+#include "app/look/plain_labels.h"
+
 #include <QApplication>
 #include <QFile>
 #include <QFontDatabase>
@@ -69,6 +71,7 @@ void applyLook() {
     for (const char* file :
          {":/look/B612-Regular.otf", ":/look/B612-Bold.otf", ":/look/B612-Italic.otf"})
         QFontDatabase::addApplicationFont(QString::fromLatin1(file));
+    qApp->installEventFilter(new PlainLabels(qApp));
     QApplication::setStyle(QStyleFactory::create(QStringLiteral("Fusion")));
     QApplication::setFont(textFont(13));
     QPalette p;
