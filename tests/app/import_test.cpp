@@ -101,8 +101,9 @@ TEST(PlainText, Defect144WhatSomebodyCallsSomethingIsNotHtml) {
         click(bench.window.get(), page);
         QApplication::processEvents();
         for (auto* shown : bench.window->findChildren<QLabel*>())
-            if (shown->isVisible() && shown->text().contains(QStringLiteral("<img")))
+            if (shown->isVisible() && shown->text().contains(QStringLiteral("<img"))) {
                 EXPECT_EQ(shown->textFormat(), Qt::PlainText) << shown->text().toStdString();
+            }
     }
 }
 

@@ -361,6 +361,8 @@ TEST(Defect118, ASecondDryProbeIsNotAWetOneAndTheDayIsTheLogsOwn) {
         type(dialog, "File of the log", log);
         EXPECT_EQ(find<QComboBox>(dialog, "Role of Right (C)")->currentText(),
                   QStringLiteral("not used"));
+        EXPECT_FALSE(find(dialog, "Import the log")->isEnabled()) << "which one is the air?";
+        find<QComboBox>(dialog, "Role of Left (C)")->setCurrentIndex(0);
         EXPECT_EQ(find<QLineEdit>(dialog, "Day of the log")->text(), QStringLiteral("2026-10-03"));
         EXPECT_FALSE(find<QLineEdit>(dialog, "Day of the log")->isEnabled());
         QTest::keyClick(dialog, Qt::Key_Return);

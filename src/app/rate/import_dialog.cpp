@@ -148,13 +148,17 @@ void ImportDialog::showQuestions() {
     timeLine_->setVisible(asksTime_);
 }
 
-QString ImportDialog::missing() const {
+QString ImportDialog::missingTimes() const {
     using formats::CsvQuestion;
     if (dialect_->asks(CsvQuestion::interval))
         return QStringLiteral("Say how far apart its readings are.");
     if (dialect_->asks(CsvQuestion::minutesOrHours))
         return QStringLiteral(
             "Say whether its times are minutes and seconds or hours and minutes.");
+    return {};
+}
+
+QString ImportDialog::missingRoles() const {
     QStringList used;
     for (const ColumnRow& row : rows_) {
         if (row.role->currentIndex() >= static_cast<int>(roles_.size()))
@@ -272,7 +276,7 @@ void ImportDialog::parse() {
             dialect_->columns[row.column].unit =
                 static_cast<TemperatureUnit>(row.unit->currentIndex());
     description_->setText(toQt(formats::describe(*dialect_)) + QStringLiteral("."));
-    if (const QString open = missing(); !open.isEmpty()) {
+    if (const QString open = missingTimes(); !open.isEmpty()) {
         log_.reset();
         return showProblem(open);
     }
@@ -292,6 +296,8 @@ void ImportDialog::parse() {
     if (!day.isValid())
         return showProblem(
             QStringLiteral("\"%1\" is not a date; write it as 2026-11-02.").arg(day_->text()));
+    if (const QString open = missingRoles(); !open.isEmpty())
+        return showProblem(open);
     showProblem(QString());
     summary_->setText(QStringLiteral("%1 rows over %2; %3 lines skipped; %4 gaps")
                           .arg(log_->timeS.size())

@@ -36,8 +36,9 @@ class ImportDialog : public QDialog {
     void showQuestions();
     /// What the cook has answered so far.
     formats::CsvAnswers answers() const;
-    /// What still has to be said before the log can be imported; empty = nothing.
-    QString missing() const;
+    /// What still has to be said before the log can be read, or imported; empty = nothing.
+    QString missingTimes() const;
+    QString missingRoles() const;
     void recognise();
     const rating::Protocol& protocol_;
     std::vector<std::string> roles_;
