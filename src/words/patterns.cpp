@@ -16,7 +16,7 @@ struct Pattern {
     const char* words;
 };
 
-constexpr std::array<Pattern, 83> kPatterns{
+constexpr std::array<Pattern, 89> kPatterns{
     {{"all_at_limit",
       "use an instrument with a higher limit to get a value; a probe past its limit can be ruined"},
      {"assumed_field", "this heat is only assumed: rate the appliance first"},
@@ -32,6 +32,8 @@ constexpr std::array<Pattern, 83> kPatterns{
      {"burn_down_peak", "It peaks at {} after {}."},
      {"burn_down_target", "It falls through {} after {}, at {} a minute; feed it {} later."},
      {"cavity_map", "{} places are at {} on average; {} is hottest, {} coldest, {} apart."},
+     {"ceiling", "{} never reads above {} and stands exactly there {} times: is that the end of "
+                 "its range? Then the result is at least this"},
      {"censored", "{} of {} readings are at the probe's limit and count as \"at least\""},
      {"coal_bed", "With its other heights: the bed acts {} across and sends out {}; a face half as "
                   "high again would get {}."},
@@ -58,13 +60,15 @@ constexpr std::array<Pattern, 83> kPatterns{
      {"face_down", "A cold face looking down takes {}."},
      {"face_rose_too_little", "the block rose by only {}: leave it until it has risen by {}"},
      {"face_up", "A cold face looking up takes {}."},
-     {"fat_smokes", "{} smokes from about {} and meets {} here: ventilate; these can take it: {}. If "
-                    "it burns: lid on, heat off, never water"},
+     {"fat_smokes", "{} smokes from about {} and meets {} here: ventilate; these can take it: {}. "
+                    "If it burns: lid on, heat off, never water"},
      {"fat_smokes_all", "{} smokes from about {} and meets {} here: ventilate; no fat in the table "
                         "withstands it. If it burns: lid on, heat off, never water"},
      {"fat_smokes_taste",
       "{} smokes from about {} and meets {} here: ventilate; add it at the end, or keep the heat "
       "below that. If it burns: lid on, heat off, never water"},
+     {"fell", "{} fell from {} to {} within two minutes, after {}: was the probe out, or the door "
+              "open? What came after counts"},
      {"fell_too_little",
       "it has fallen by only {} since its peak: log on until it is colder than you cook"},
      {"floor_dip", "The floor's effusivity is {}."},
@@ -78,6 +82,8 @@ constexpr std::array<Pattern, 83> kPatterns{
      {"never_settled", "it never settled in {} of readings (the mean still moves more than {} an "
                        "hour): log on for at least two whole cycles after it has stopped climbing"},
      {"no_doneness", "{} is no doneness for {}: the scales go from {} to {} there"},
+     {"no_probe_codes", "{}: {} readings are a logger's signs for \"no probe\", the first after "
+                        "{}; they are left out"},
      {"no_window", "no window: {}"},
      {"not_split",
       "air and walls cannot be told apart here: the effective temperature says all there is"},
@@ -92,6 +98,8 @@ constexpr std::array<Pattern, 83> kPatterns{
      {"preheat_above", "Set to {}, it settles at {}: {} above the dial, after {}."},
      {"preheat_below", "Set to {}, it settles at {}: {} below the dial, after {}."},
      {"probes_too_similar", "{} and {} are too similar to split air from radiation"},
+     {"pulled_out", "{} fell from {} to {} within two minutes, after {}, and never came back: the "
+                    "probe was pulled out or the heat went off; end the log before that"},
      {"readings_at_limit", "{} readings are at the probe's limit of {}: they only say \"at "
                            "least\"; use another instrument or a lower setting"},
      {"rim", "grey rim {} where the recipe gives {}"},
@@ -102,9 +110,12 @@ constexpr std::array<Pattern, 83> kPatterns{
      {"short", "only {} time constants: the ± is wide; {} would do"},
      {"small_load",
       "a load under {} across draws heat from the plate around it: the numbers are too large"},
+     {"spikes",
+      "{}: {} readings jump faster than a probe can, the first after {}; they are left out"},
      {"start_outside", "the start should be above {} and below the doneness asked for"},
      {"steam_not_weighed", "without a lid, weigh the pot before and after: the steam that left is "
                            "missing from the power"},
+     {"stuck", "{} reads exactly {} from {} on for {}: does the probe still move?"},
      {"surface_map", "The surface is at {} on average, {} from its coldest to its hottest spot."},
      {"thickness_outside", "the thickness should be {} to {}"},
      {"unit_suspected",
@@ -120,7 +131,6 @@ constexpr std::array<Pattern, 83> kPatterns{
      {"window_too_thin", "only {} readings between {} and {}: log faster or heat more water"},
      {"zone_at_least", "The zone is at least {}: all {} readings are at the probe's limit."},
      {"zone_sweep", "Food in this zone cooks as at about {} (air and radiation together)."}}};
-
 static_assert(std::is_sorted(kPatterns.begin(), kPatterns.end(),
                              [](const Pattern& a, const Pattern& b) { return a.code < b.code; }));
 

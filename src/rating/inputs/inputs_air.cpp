@@ -87,7 +87,8 @@ Result<Reduction> oneFaceBlockFrom(const TestInput& test) {
 Result<Reduction> cavityMapFrom(const TestInput& test) {
     TestReader in(test);
     CavityMap t;
-    t.spots = test.channels;
+    for (const auto& [place, log] : test.channels)
+        in.log(place.c_str(), t.spots[place]);
     in.value("limit_C", t.limitK);
     t.liquid = in.isSecond("medium");
     return in.reduced(t, reduceCavityMap);

@@ -5,6 +5,7 @@
 
 #include "quantity/print.h"
 #include "quantity/water.h"
+#include "trace/screen.h"
 
 #include <cmath>
 #include <fmt/format.h>
@@ -93,14 +94,59 @@ void TestReader::missing(const char* role) {
 
 void TestReader::log(const char* role, Series& into) {
     if (const auto at = test_.channels.find(role); at != test_.channels.end())
-        into = at->second;
+        into = screened(role, at->second);
     else
         missing(role);
 }
 
 void TestReader::log(const char* role, std::optional<Series>& into) {
     if (const auto at = test_.channels.find(role); at != test_.channels.end())
-        into = at->second;
+        into = screened(role, at->second);
+}
+
+/// Codes and spikes are gaps; a probe that stands still or is cut off is named.
+Series TestReader::screened(const std::string& role, const Series& log) {
+    Screened out = screenReadings(log);
+    const bool liquid = test_.choices.contains("medium") || role == "water" || role == "oil";
+    for (const Flaw& flaw : out.flaws) {
+        const Name who{role};
+        const Number count{static_cast<double>(flaw.count)};
+        const Seconds from{flaw.fromS - log.timeS.front()};
+        if (flaw.kind == FlawKind::code)
+            doubts_.push_back({"no_probe_codes", {who, count, from}});
+        else if (flaw.kind == FlawKind::spike)
+            doubts_.push_back({"spikes", {who, count, from}});
+        else if (flaw.kind == FlawKind::stuck && !liquid)
+            doubts_.push_back(
+                {"stuck",
+                 {who, Temperature::kelvin(flaw.kelvin), from, Seconds{flaw.toS - flaw.fromS}}});
+        else if (flaw.kind == FlawKind::ceiling)
+            doubts_.push_back({"ceiling", {who, Temperature::kelvin(flaw.kelvin), count}});
+    }
+    checkFall(role, out.series);
+    return std::move(out.series);
+}
+
+/// Nothing that is rated falls by half within minutes, but a plate that takes a cold load and a
+/// thermometer that is moved: a probe that was pulled out is told, one that never comes back
+/// refused.
+void TestReader::checkFall(const std::string& role, const Series& log) {
+    const bool may = test_.protocol == "load-dip" || test_.protocol == "instrument-check";
+    const auto fall = may ? std::nullopt : findFall(log);
+    if (!fall)
+        return;
+    const Seconds at{fall->atS - log.timeS.front()};
+    if (!fall->recovers)
+        complain(
+            {Errc::refused,
+             "",
+             0,
+             {"pulled_out",
+              {Name{role}, Temperature::kelvin(fall->fromK), Temperature::kelvin(fall->toK), at}}});
+    else
+        doubts_.push_back(
+            {"fell",
+             {Name{role}, Temperature::kelvin(fall->fromK), Temperature::kelvin(fall->toK), at}});
 }
 
 bool TestReader::eitherLog(const char* usual, const char* other, Series& into) {

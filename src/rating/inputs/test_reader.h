@@ -46,13 +46,19 @@ class TestReader {
     /// Energy that went in, J, from the electricity meter, the gas meter or weighed fuel.
     std::optional<double> inputEnergyJ();
 
+    /// What was taken out of the readings, or looks wrong in them.
+    const std::vector<Finding>& doubts() const { return doubts_; }
+
     /// Nothing was wrong with the input; else the first complaint.
     Result<void> checked() const;
     template <class Test>
     Result<Reduction> reduced(const Test& test, Result<Reduction> (*reduce)(const Test&)) const {
         if (const auto ok = checked(); !ok)
             return tl::unexpected(ok.error());
-        return reduce(test);
+        auto found = reduce(test);
+        if (found)
+            found->warnings.insert(found->warnings.end(), doubts_.begin(), doubts_.end());
+        return found;
     }
 
   private:
@@ -60,9 +66,12 @@ class TestReader {
     std::string chosenWord(const char* name);
     void missing(const char* role);
     void complain(Error error);
+    Series screened(const std::string& role, const Series& log);
+    void checkFall(const std::string& role, const Series& log);
     const TestInput& test_;
     const Protocol& protocol_;
     std::optional<Error> complaint_;
+    std::vector<Finding> doubts_;
 };
 
 /// Is this number one that the value can have? invalidArgument names it and its range.
