@@ -13,4 +13,8 @@ UPDATE test SET values_json = json_remove(json_set(values_json, '$.heat_from',
 UPDATE test SET values_json = json_remove(json_set(values_json, '$.medium',
     iif(json_extract(values_json, '$.liquid') <> 0, 'liquid', 'air')), '$.liquid')
   WHERE json_valid(values_json) AND json_type(values_json, '$.liquid') IN ('integer', 'real');
+-- Without these, opening goes with the square of the number of tests.
+CREATE INDEX IF NOT EXISTS reduction_by_test ON reduction(test_id);
+CREATE INDEX IF NOT EXISTS reduction_by_superseded ON reduction(supersedes) WHERE supersedes IS NOT NULL;
+CREATE INDEX IF NOT EXISTS channel_by_test ON channel(test_id);
 UPDATE book_info SET value = '6' WHERE key = 'min_reader';
