@@ -134,15 +134,10 @@ Result<void> addKeyed(const RateOptions& options, rating::TestInput& test) {
 Result<formats::CsvAnswers> answersOf(const RateOptions& options) {
     formats::CsvAnswers out;
     if (!options.interval.empty()) {
-        const auto apart = parseDuration(options.interval);
-        std::string_view rest = options.interval;
-        const auto seconds = takeNumber(rest);
-        const bool bare = seconds && trimmed(rest).empty();
-        out.intervalS = bare ? *seconds : apart ? apart->lowS : 0;
-        if (!(*out.intervalS > 0 && *out.intervalS <= 86400))
-            return fail(Errc::invalidArgument,
-                        fmt::format("--interval {}: write seconds, or \"5 s\", \"1 min\"",
-                                    options.interval));
+        const auto apart = parseInterval(options.interval);
+        if (!apart)
+            return fail(Errc::invalidArgument, "--interval " + apart.error().message);
+        out.intervalS = *apart;
     }
     if (!options.time.empty()) {
         out.time = formats::timeStyleOf(options.time);

@@ -148,4 +148,15 @@ std::string printDuration(double seconds) {
     return min > 0 ? fmt::format("{} min {:02} s", min, s) : fmt::format("{} s", s);
 }
 
+Result<double> parseInterval(const std::string& text) {
+    constexpr double kLongestS = 86400;
+    std::string_view rest = text;
+    const auto bare = takeNumber(rest);
+    const auto written = parseDuration(text);
+    const double seconds = bare && trimmed(rest).empty() ? *bare : written ? written->lowS : 0;
+    if (!(seconds > 0 && seconds <= kLongestS))
+        return fail(Errc::parse, fmt::format("\"{}\": write seconds, or \"5 s\", \"1 min\"", text));
+    return seconds;
+}
+
 } // namespace dynamet

@@ -24,4 +24,8 @@ Result<DurationRange> parseDuration(std::string_view text);
 /// "14 min", "1 h 05 min", and below five minutes "3 min 20 s": what a cook reads.
 std::string printDuration(double seconds);
 
+/// How far apart readings are, s: "5", "5 s", "1 min"; a bare number is seconds. Above 0 and a day
+/// at most; Error::parse names the text.
+Result<double> parseInterval(const std::string& text);
+
 } // namespace dynamet

@@ -95,6 +95,17 @@ TEST_P(Nonsense, IsRefusedAndNamed) {
 INSTANTIATE_TEST_SUITE_P(Texts, Nonsense,
                          ::testing::Values("hot", "180 X", "F", "gas x", "12 34 C"));
 
+// A logger's interval: a bare number is seconds there, not minutes.
+TEST(Interval, ABareNumberIsSeconds) {
+    EXPECT_DOUBLE_EQ(*parseInterval("5"), 5);
+    EXPECT_DOUBLE_EQ(*parseInterval("0.5"), 0.5);
+    EXPECT_DOUBLE_EQ(*parseInterval("5 s"), 5);
+    EXPECT_DOUBLE_EQ(*parseInterval("1 min"), 60);
+    EXPECT_DOUBLE_EQ(*parseInterval("1:30"), 90);
+    for (const char* bad : {"", "0", "-5", "soon", "2 days", "inf", "1e9"})
+        EXPECT_FALSE(parseInterval(bad).has_value()) << bad;
+}
+
 TEST(Duration, RefusesNonsense) {
     for (const char* text : {"", "soon", "10 parsecs", "12:75", "30-20 min"})
         EXPECT_FALSE(parseDuration(text).has_value()) << text;

@@ -6,7 +6,6 @@
 #include "formats/column_roles.h"
 #include "formats/csv_sniff.h"
 #include "formats/text_file.h"
-#include "quantity/number_text.h"
 #include "quantity/parse_duration.h"
 
 #include <QDateTime>
@@ -22,17 +21,6 @@
 namespace dynamet::app {
 namespace {
 constexpr int kPreviewLines = 8;
-
-/// "5", "5 s", "1 min"; nothing for anything else.
-std::optional<double> parseInterval(const std::string& typed) {
-    std::string_view rest = typed;
-    const auto bare = takeNumber(rest);
-    if (bare && trimmed(rest).empty())
-        return *bare > 0 ? std::optional(*bare) : std::nullopt;
-    const auto apart = parseDuration(typed);
-    return apart && apart->lowS > 0 ? std::optional(apart->lowS) : std::nullopt;
-}
-
 } // namespace
 
 ImportDialog::ImportDialog(const rating::Protocol& protocol, const std::vector<std::string>& roles,
