@@ -9,13 +9,12 @@
 #include <boost/uuid/uuid_io.hpp>
 #include <cerrno>
 #include <charconv>
+#include <cstdio>
 #include <cstring>
-#include <fcntl.h>
 #include <fmt/format.h>
 #include <fstream>
 #include <sqlite3.h>
 #include <string_view>
-#include <sys/file.h>
 #include <sys/stat.h>
 #include <unistd.h>
 
@@ -31,15 +30,9 @@ extern const std::string_view book_migration_006;
 namespace dynamet::book {
 namespace {
 
-/// The lock beside the book; −1 when somebody else holds it, −2 when it cannot be made.
-int takeLock(const std::string& path) {
-    const int fd = ::open((path + "-lock").c_str(), O_RDWR | O_CREAT | O_CLOEXEC, 0644);
-    if (fd < 0)
-        return -2;
-    if (::flock(fd, LOCK_EX | LOCK_NB) == 0)
-        return fd;
-    ::close(fd);
-    return -1;
+/// A name that begins with "file:" is a path too, never an address with options.
+std::string plainPath(const std::string& path) {
+    return path.starts_with("file:") ? "./" + path : path;
 }
 
 Result<void> looksLikeABook(const std::string& path) {
@@ -117,22 +110,12 @@ int minimumReader(SQLite::Database& database) {
 
 } // namespace
 
-Book::Book(Book&& other) noexcept
-    : database_(std::move(other.database_)), path_(std::move(other.path_)), access_(other.access_),
-      lock_(std::exchange(other.lock_, -1)) {}
-
 Book& Book::operator=(Book&& other) noexcept {
     std::swap(database_, other.database_);
     std::swap(path_, other.path_);
     std::swap(access_, other.access_);
     std::swap(lock_, other.lock_);
     return *this;
-}
-
-Book::~Book() {
-    database_.reset();
-    if (lock_ >= 0)
-        ::close(lock_);
 }
 
 std::string Book::accessWords() const {
@@ -174,29 +157,27 @@ Result<Book> Book::open(const std::string& path) {
     if (const auto ours = looksLikeABook(path); !ours)
         return tl::unexpected(ours.error());
     Access access = Access::readWrite;
-    int lock = -1;
+    BookLock lock;
     if (::access(path.c_str(), W_OK) != 0)
         access = Access::readOnlyFile;
-    else if ((lock = takeLock(path)) < 0)
-        access = lock == -1 ? Access::elsewhere : Access::readOnlyFile;
+    else if ((lock = BookLock::take(path)).state() != BookLock::State::held)
+        access =
+            lock.state() == BookLock::State::elsewhere ? Access::elsewhere : Access::readOnlyFile;
     try {
         const int mode =
             access == Access::readWrite ? SQLite::OPEN_READWRITE : SQLite::OPEN_READONLY;
-        auto database = std::make_unique<SQLite::Database>(path, mode);
+        auto database = std::make_unique<SQLite::Database>(plainPath(path), mode);
         const int version = database->execAndGet("PRAGMA user_version").getInt();
         if (version < 1)
             throw SQLite::Exception("its version is damaged", SQLITE_CORRUPT);
         if (version > kSchemaVersion) {
-            if (minimumReader(*database) > kSchemaVersion) {
-                if (lock >= 0)
-                    ::close(lock);
+            if (minimumReader(*database) > kSchemaVersion)
                 return fail(Errc::unsupported,
                             fmt::format("{} needs a newer Dynamet (format {}); it was left "
                                         "as it is",
                                         path, version));
-            }
             access = Access::newer;
-            database = std::make_unique<SQLite::Database>(path, SQLite::OPEN_READONLY);
+            database = std::make_unique<SQLite::Database>(plainPath(path), SQLite::OPEN_READONLY);
         }
         setUp(*database, access == Access::readWrite);
         if (access == Access::readWrite && version < kSchemaVersion) {
@@ -216,38 +197,57 @@ Result<Book> Book::open(const std::string& path) {
             migrate(*copy, version);
             database = std::move(copy);
         }
-        return Book(std::move(database), path, access, lock);
+        return Book(std::move(database), path, access, std::move(lock));
     } catch (const SQLite::Exception& exception) {
-        if (lock >= 0)
-            ::close(lock);
         return tl::unexpected(translated(exception).in(path));
     }
 }
 
+namespace {
+
+/// An empty book of today's format in a file of its own.
+void writeEmptyBook(const std::string& path, const When& when) {
+    SQLite::Database database(plainPath(path), SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE);
+    database.exec(fmt::format("PRAGMA application_id = {}", kApplicationId));
+    setUp(database, true);
+    migrate(database, 0);
+    SQLite::Statement info(database, "INSERT INTO book_info(key, value) VALUES (?, ?)");
+    for (const auto& [key, value] :
+         {std::pair<std::string, std::string>{"min_reader", std::to_string(kMinReader)},
+          {"created_at_ms", std::to_string(when.utcMs)},
+          {"id", newId()}}) {
+        info.bind(1, key);
+        info.bind(2, value);
+        info.exec();
+        info.reset();
+    }
+}
+
+void removeParts(const std::string& part) {
+    for (const char* end : {"", "-wal", "-shm", "-journal"})
+        ::unlink((part + end).c_str());
+}
+
+} // namespace
+
+/// Made under another name and then given its own, which is refused when somebody has it: a failure
+/// leaves nothing, and nothing is written over.
 Result<Book> Book::create(const std::string& path, const When& when) {
     if (::access(path.c_str(), F_OK) == 0)
         return fail(Errc::io, fmt::format("{} exists already; it was left as it is", path));
+    const std::string part = path + "." + newId() + ".part";
     try {
-        {
-            SQLite::Database database(path, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE);
-            database.exec(fmt::format("PRAGMA application_id = {}", kApplicationId));
-            setUp(database, true);
-            migrate(database, 0);
-            SQLite::Statement info(database, "INSERT INTO book_info(key, value) VALUES (?, ?)");
-            for (const auto& [key, value] :
-                 {std::pair<std::string, std::string>{"min_reader", std::to_string(kMinReader)},
-                  {"created_at_ms", std::to_string(when.utcMs)},
-                  {"id", newId()}}) {
-                info.bind(1, key);
-                info.bind(2, value);
-                info.exec();
-                info.reset();
-            }
-        }
-        return open(path);
+        writeEmptyBook(part, when);
     } catch (const SQLite::Exception& exception) {
+        removeParts(part);
         return tl::unexpected(translated(exception).in(path));
     }
+    const bool named = ::link(part.c_str(), path.c_str()) == 0 ||
+                       (errno != EEXIST && ::access(path.c_str(), F_OK) != 0 &&
+                        std::rename(part.c_str(), path.c_str()) == 0);
+    const Error why{Errc::io, fmt::format("{}: {}", path, std::strerror(errno))};
+    removeParts(part);
+    return named ? open(path) : Result<Book>(tl::unexpected(why));
 }
 
 std::string newId() {

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "book/book_lock.h"
 #include "quantity/result.h"
 
 #include <SQLiteCpp/SQLiteCpp.h>
@@ -32,14 +33,13 @@ class Book {
   public:
     enum class Access { readWrite, elsewhere, newer, readOnlyFile };
 
-    Book(Book&&) noexcept;
+    Book(Book&&) noexcept = default;
     Book& operator=(Book&&) noexcept;
-    ~Book();
 
     /// Opens a book and brings it up to this program's schema (with a copy beside it first).
     /// notFound, corruptData (damaged or no book of ours: it is left untouched), io.
     static Result<Book> open(const std::string& path);
-    /// Makes a new, empty book; io when the file exists already.
+    /// Makes a new, empty book, whole or not at all; io when the file exists already.
     static Result<Book> create(const std::string& path, const When& when);
 
     const std::string& path() const { return path_; }
@@ -50,12 +50,13 @@ class Book {
     SQLite::Database& database() { return *database_; }
 
   private:
-    Book(std::unique_ptr<SQLite::Database> database, std::string path, Access access, int lock)
-        : database_(std::move(database)), path_(std::move(path)), access_(access), lock_(lock) {}
+    Book(std::unique_ptr<SQLite::Database> database, std::string path, Access access, BookLock lock)
+        : lock_(std::move(lock)), database_(std::move(database)), path_(std::move(path)),
+          access_(access) {}
+    BookLock lock_; ///< let go of last
     std::unique_ptr<SQLite::Database> database_;
     std::string path_;
     Access access_ = Access::readWrite;
-    int lock_ = -1;
 };
 
 /// A new random id (UUID version 4).

@@ -32,6 +32,13 @@ Result<Answer> field(const FieldOptions& options) {
             return tl::unexpected(one.error());
         settings.push_back(*one);
     }
+    if (!options.zone.empty() && !findZone(*appliance, options.zone)) {
+        std::string known;
+        for (const auto& zone : appliance->zones)
+            known += (known.empty() ? "" : ", ") + zone.name;
+        return fail(Errc::notFound, fmt::format("{} has no zone \"{}\"; it has {}", appliance->name,
+                                                options.zone, known));
+    }
     Answer out;
     nlohmann::json all{{"format", "dynamet-field"},
                        {"version", 1},

@@ -130,7 +130,10 @@ int main(int argc, char** argv) {
     const auto answer = typed.run();
     if (answer) {
         std::printf("%s\n", (typed.json ? answer->json : answer->text).c_str());
-        return 0;
+        if (std::fflush(stdout) == 0 && !std::ferror(stdout))
+            return 0;
+        std::fprintf(stderr, "dynamet-cli: the answer could not be written\n");
+        return 1;
     }
     const Error& error = answer.error();
     const std::string says = words::text(error, {});

@@ -92,4 +92,32 @@ TEST_F(DamagedHeader, Defect139ADialThatCannotBeIsNamed) {
     }
 }
 
+// Tests were lost where two writers met through two names of one file.
+TEST_F(DamagedHeader, Defect148OneFileHasOneWriterByWhateverName) {
+    const std::string hard = path() + ".hard", soft = path() + ".soft";
+    std::filesystem::create_hard_link(path(), hard);
+    std::filesystem::create_symlink(path(), soft);
+    auto first = Book::open(path());
+    ASSERT_TRUE(first.has_value());
+    EXPECT_TRUE(first->writable());
+    std::filesystem::remove(path() + "-lock"); // somebody tidied up
+    for (const std::string& name : {path(), hard, soft}) {
+        const auto second = Book::open(name);
+        ASSERT_TRUE(second.has_value()) << name << ": " << second.error().message;
+        EXPECT_FALSE(second->writable()) << name;
+    }
+    first = fail(Errc::io, "closed");
+    EXPECT_TRUE(Book::open(hard)->writable()) << "the lock goes with its holder";
+}
+
+TEST_F(DamagedHeader, Defect149ANewBookIsWholeOrNotThere) {
+    const std::string there = path() + ".there", nowhere = path() + "/no/such/folder.dynamet";
+    std::ofstream(there) << "somebody's";
+    EXPECT_FALSE(Book::create(there, kWhen).has_value());
+    EXPECT_FALSE(Book::create(nowhere, kWhen).has_value());
+    for (const auto& entry :
+         std::filesystem::directory_iterator(std::filesystem::path(path()).parent_path()))
+        EXPECT_EQ(entry.path().string().find(".part"), std::string::npos) << entry.path();
+}
+
 } // namespace

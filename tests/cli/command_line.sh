@@ -91,6 +91,10 @@ awk 'BEGIN{print "time_s,air C,floor C"; for(t=0;t<9000;t+=20) printf "%d,%.1f,%
 expect 0 "falls through 200" "$cli" rate burn-down --log "$work/fire.csv" --with target_C=200
 expect 0 "falls through 120" "$cli" rate burn-down --log "$work/fire.csv" --column "floor C=floor" --with target_C=120 --with band_K=10
 expect 2 "needs a log" "$cli" rate block
+# 147: an unknown zone, an answer that cannot be written, a book called like an address
+expect 1 "has no zone" "$cli" field "$work/k.dynamet" "Deck oven" oven=180C attic
+"$cli" protocols > /dev/full 2> "$work/err"; [[ $? -eq 1 ]] || no "a full disk"
+(cd "$work" && "$cli" book new "file:odd.dynamet?mode=memory" > /dev/null && [[ -f "file:odd.dynamet?mode=memory" ]]) || no "a name is a path"
 # 142: what a log leaves open is asked, never taken for granted
 printf "Temp C\n20\n21\n22\n23\n24\n" > "$work/timeless.csv"
 expect 2 "--interval" "$cli" rate preheat --log "$work/timeless.csv"
