@@ -89,7 +89,9 @@ std::string describe(const CsvDialect& dialect) {
                        delimiterWords(dialect.delimiter), dialect.decimalComma ? "comma" : "point",
                        dialect.header ? "with a header" : "no header", time, probes,
                        probes == 1 ? "probe" : "probes", units,
-                       guessed ? " (guessed: please check the unit)" : "");
+                       dialect.asks(CsvQuestion::unit) ? " or °F: not known"
+                       : guessed                       ? " (guessed: please check the unit)"
+                                                       : "");
 }
 
 std::string dialectJson(const CsvDialect& dialect) {

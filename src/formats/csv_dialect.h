@@ -61,6 +61,7 @@ struct CsvDialect {
     TimeStyle time = TimeStyle::elapsedSeconds;
     bool timeWritten = true; ///< the file says how; otherwise it is a guess to be confirmed
     double stepS = 0;        ///< for TimeStyle::none; 0 = not known: nothing is read
+    TimeStyle dateOrder = TimeStyle::dayFirst; ///< of a column of dates beside the times
     std::vector<CsvColumn> columns;
     std::vector<CsvQuestion> questions;
     bool asks(CsvQuestion question) const;

@@ -127,7 +127,7 @@ struct Reader {
         if (out.timeS.empty()) {
             first = at;
             if (dateColumn && *dateColumn < fields.size())
-                startDayS = readDate(fields[*dateColumn], TimeStyle::dayFirst);
+                startDayS = readDate(fields[*dateColumn], dialect.dateOrder);
         }
         before = at;
         out.timeS.push_back(at - first);
@@ -197,7 +197,8 @@ Result<ParsedLog> parseCsv(std::string_view text, const CsvDialect& dialect) {
         dialect.time == TimeStyle::unixMilliseconds;
     if (dated && !dialect.asks(CsvQuestion::dayOrMonth))
         reader.out.startUnixS = reader.first;
-    if (reader.startDayS && dialect.time == TimeStyle::clock)
+    if (reader.startDayS && dialect.time == TimeStyle::clock &&
+        !dialect.asks(CsvQuestion::dayOrMonth))
         reader.out.startUnixS = *reader.startDayS + reader.first;
     reader.out.gaps = countGaps(reader.out.timeS);
     return std::move(reader.out);

@@ -220,6 +220,7 @@ struct Sniffer {
         }
         if (isDateColumn(table.rows, c)) {
             column.use = ColumnUse::date;
+            takeDate(c);
         } else if (most(table.rows, c,
                         [](std::string_view f) { return unitWord(unquoted(f)).has_value(); })) {
             column.use = ColumnUse::unit;
@@ -243,6 +244,21 @@ struct Sniffer {
         out.timeWritten = found.written || answers.time.has_value();
         if (found.question && !answers.time)
             out.questions.push_back(*found.question);
+    }
+
+    /// Day or month first: only one order gives dates, or somebody has to say which day it was.
+    void takeDate(std::size_t c) {
+        const auto all = [&](TimeStyle order) {
+            return most(table.rows, c,
+                        [&](std::string_view f) { return readDate(f, order).has_value(); });
+        };
+        const bool day = all(TimeStyle::dayFirst), month = all(TimeStyle::monthFirst);
+        const std::string_view first = table.rows.front()[c];
+        if (!day)
+            out.dateOrder = TimeStyle::monthFirst;
+        else if (month &&
+                 readDate(first, TimeStyle::dayFirst) != readDate(first, TimeStyle::monthFirst))
+            out.questions.push_back(CsvQuestion::dayOrMonth);
     }
 
     void addProbe(CsvColumn& column, const NameMeaning& name, std::size_t c) {

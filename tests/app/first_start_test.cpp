@@ -104,4 +104,22 @@ TEST(FirstStart, ABookThatIsOpenElsewhereCanOnlyBeRead) {
         textOf(bench.window.get(), "Notice").contains(QStringLiteral("nothing was changed")));
 }
 
+// The bar said °F · in while the form below took "1,650" for metres.
+TEST(FirstStart, Defect150TheUnitsAreOneChoiceWhereverTheyAreMade) {
+    Bench bench(false);
+    click(bench.window.get(), "Switch units");
+    auto* units = find<QComboBox>(bench.window.get(), "Units");
+    EXPECT_EQ(units->currentIndex(), 1);
+    type(bench.window.get(), "Height above the sea", QStringLiteral("5280"));
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Tab);
+    EXPECT_TRUE(
+        textOf(bench.window.get(), "Where water boils").startsWith(QStringLiteral("5280 ft")))
+        << textOf(bench.window.get(), "Where water boils").toStdString();
+    bench.press(Qt::Key_U, Qt::ControlModifier);
+    EXPECT_EQ(units->currentIndex(), 0);
+    EXPECT_TRUE(
+        textOf(bench.window.get(), "Where water boils").startsWith(QStringLiteral("1609 m")))
+        << textOf(bench.window.get(), "Where water boils").toStdString();
+}
+
 } // namespace

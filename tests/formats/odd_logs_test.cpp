@@ -146,6 +146,21 @@ TEST(TimesOfLogs, DayAndMonthAreSettledByOrder) {
     EXPECT_NEAR(stepOf(text), 60, 1e-9);
 }
 
+// 3 April or 4 March: the readings stand, but the test's day is asked.
+TEST(TimesOfLogs, Defect151ADateBesideAClockIsNotTakenForGranted) {
+    const auto startOf = [](const char* date) {
+        const std::string text = logOf("Date,Time,Probe", [&](int i) {
+            return std::string(date) + ",14:" + clockOf(4 * i, "{:02}:{:02}");
+        });
+        return parseCsv(text, *sniffCsv(text))->startUnixS;
+    };
+    EXPECT_FALSE(startOf("03/04/2026").has_value());
+    EXPECT_DOUBLE_EQ(startOf("25/03/2026").value_or(0), 1774447200);
+    EXPECT_DOUBLE_EQ(startOf("3/25/2026").value_or(0), 1774447200);
+    EXPECT_DOUBLE_EQ(startOf("2026-03-25").value_or(0), 1774447200);
+    EXPECT_TRUE(startOf("04/04/2026").has_value()) << "both orders are one day";
+}
+
 std::map<std::string, std::string> rolesIn(const std::string& header, const std::string& protocol,
                                            bool* certain = nullptr) {
     std::string text = header + "\n";

@@ -4,6 +4,7 @@
 #include "app/rate/trace_pane.h"
 
 #include "app/look/palette.h"
+#include "trace/screen.h"
 
 #include <QVBoxLayout>
 
@@ -64,7 +65,8 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
     bool first = true;
     for (const auto& [role, series] : input.channels) {
         const QColor colour = first ? look::kReference : look::kQuietInk;
-        plot_->addLine(upper, series, colour, units, first ? Qt::SolidLine : Qt::DotLine);
+        plot_->addLine(upper, screenReadings(series).series, colour, units,
+                       first ? Qt::SolidLine : Qt::DotLine);
         words << QStringLiteral("%1: %2 readings, %3 s apart")
                      .arg(toQt(role))
                      .arg(series.size())

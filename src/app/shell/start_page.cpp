@@ -122,8 +122,12 @@ QWidget* StartPage::newChoice() {
     units->setAccessibleName(QStringLiteral("Units"));
     units->addItems({QStringLiteral("°C, mm"), QStringLiteral("°F, inches")});
     connect(units, &QComboBox::currentIndexChanged, this, [this](int index) {
-        const auto typed = altitude_->value();
         document_.setUnits({index == 1, index == 1});
+    });
+    // The units are one choice, made here, in the bar above or by a key.
+    connect(&document_, &Document::unitsChanged, this, [this, units] {
+        units->setCurrentIndex(document_.units().fahrenheit ? 1 : 0);
+        const auto typed = altitude_->value();
         altitude_->setKind(kinds::height(document_.units()));
         if (typed && *typed)
             altitude_->setValue(**typed);
