@@ -61,6 +61,9 @@ TEST_F(ImportQuestions, UnitsThatMayBeEitherAreAsked) {
         EXPECT_EQ(unit->currentIndex(), -1) << "nothing stands there before somebody says it";
         unit->setCurrentIndex(1);
         EXPECT_TRUE(canImport(dialog));
+        EXPECT_TRUE(textOf(dialog, "How the log is written").contains(QStringLiteral("in °F")));
+        EXPECT_FALSE(
+            textOf(dialog, "How the log is written").contains(QStringLiteral("not known")));
         QTest::keyClick(dialog, Qt::Key_Escape);
     });
 }
@@ -77,6 +80,25 @@ TEST_F(ImportQuestions, TwoProbesAreToldApartAndNoRoleIsGivenTwice) {
         EXPECT_FALSE(canImport(dialog)) << "the last one would have won";
         QTest::keyClick(dialog, Qt::Key_Escape);
     });
+}
+
+TEST_F(ImportQuestions, Defect151ADayThatMayBeAMonthIsAskedAndNeverToday) {
+    std::string text = "Date,Time,Oven (C)\n";
+    for (int i = 0; i < 40; ++i)
+        text += "03/04/2026,14:05:" + std::string(i < 10 ? "0" : "") + std::to_string(i) + ",180\n";
+    withLog(text, [](QWidget* dialog) {
+        EXPECT_FALSE(canImport(dialog));
+        EXPECT_TRUE(find<QLineEdit>(dialog, "Day of the log")->text().isEmpty());
+        type(dialog, "Day of the log", QStringLiteral("2026-03-04"));
+        EXPECT_TRUE(canImport(dialog));
+        QTest::keyClick(dialog, Qt::Key_Return);
+    });
+    const auto tests = dynamet::book::listTests(bench.document.book(), "deck");
+    const auto draft =
+        std::find_if(tests->begin(), tests->end(), [](const auto& t) { return t.draft; });
+    ASSERT_NE(draft, tests->end());
+    const auto test = dynamet::book::loadTest(bench.document.book(), draft->id);
+    EXPECT_EQ(QDateTime::fromMSecsSinceEpoch(test->startedMs, Qt::UTC).date(), QDate(2026, 3, 4));
 }
 
 TEST_F(ImportQuestions, SetPointsAreNoProbes) {

@@ -196,7 +196,7 @@ void ImportDialog::readFile() {
     text_ = formats::asUtf8(std::move(*read));
     preview_->setPlainText(
         toQt(text_.substr(0, 4000)).section(QLatin1Char('\n'), 0, kPreviewLines));
-    asksInterval_ = asksTime_ = false;
+    asksInterval_ = asksTime_ = dayCleared_ = false;
     recognise();
     if (dialect_) {
         showColumns();
@@ -263,6 +263,9 @@ void ImportDialog::parse() {
         if (row.unit->currentIndex() >= 0)
             dialect_->columns[row.column].unit =
                 static_cast<TemperatureUnit>(row.unit->currentIndex());
+    if (std::all_of(rows_.begin(), rows_.end(),
+                    [](const ColumnRow& row) { return row.unit->currentIndex() >= 0; }))
+        std::erase(dialect_->questions, formats::CsvQuestion::unit); // answered
     description_->setText(toQt(formats::describe(*dialect_)) + QStringLiteral("."));
     if (const QString open = missingTimes(); !open.isEmpty()) {
         log_.reset();
@@ -282,8 +285,10 @@ void ImportDialog::parse() {
     showDay();
     const QDate day = QDate::fromString(day_->text().trimmed(), QStringLiteral("yyyy-MM-dd"));
     if (!day.isValid())
-        return showProblem(
-            QStringLiteral("\"%1\" is not a date; write it as 2026-11-02.").arg(day_->text()));
+        return showProblem(day_->text().isEmpty()
+                               ? QStringLiteral("Say on which day it was recorded.")
+                               : QStringLiteral("\"%1\" is not a date; write it as 2026-11-02.")
+                                     .arg(day_->text()));
     if (const QString open = missingRoles(); !open.isEmpty())
         return showProblem(open);
     showProblem(QString());
@@ -297,10 +302,18 @@ void ImportDialog::parse() {
 /// The log's own day, or the one that is asked for.
 void ImportDialog::showDay() {
     const bool known = log_ && log_->startUnixS;
+    const bool unclear = dialect_ && dialect_->asks(formats::CsvQuestion::dayOrMonth);
     dayWords_->setText(known ? QStringLiteral("Tested on")
-                             : QStringLiteral("The log has no date. It was recorded on"));
+                       : unclear
+                           ? QStringLiteral("Its date is day or month first. It was recorded on")
+                           : QStringLiteral("The log has no date. It was recorded on"));
+    if (unclear &&
+        !std::exchange(dayCleared_, true)) { // a day that may be the other is not offered
+        day_->clear();
+        day_->setPlaceholderText(QStringLiteral("2026-11-02"));
+    }
     day_->setEnabled(!known);
-    if (known || day_->text().isEmpty())
+    if (known || (!unclear && day_->text().isEmpty()))
         day_->setText(
             QDateTime::fromMSecsSinceEpoch(made_.utcMs, Qt::OffsetFromUTC, made_.offsetMin * 60)
                 .toString(QStringLiteral("yyyy-MM-dd")));

@@ -49,7 +49,7 @@ class ImportDialog : public QDialog {
     QWidget *intervalLine_, *timeLine_;
     QLineEdit* interval_;
     QComboBox* time_;
-    bool asksTime_ = false, asksInterval_ = false;
+    bool asksTime_ = false, asksInterval_ = false, dayCleared_ = false;
     QLabel* description_;
     QLabel* problem_;
     QLabel* summary_;
