@@ -310,7 +310,7 @@ void ImportDialog::showDay() {
     if (unclear &&
         !std::exchange(dayCleared_, true)) { // a day that may be the other is not offered
         day_->clear();
-        day_->setPlaceholderText(QStringLiteral("2026-11-02"));
+        day_->setPlaceholderText(QStringLiteral("year-month-day"));
     }
     day_->setEnabled(!known);
     if (known || (!unclear && day_->text().isEmpty()))
