@@ -233,7 +233,9 @@ TEST(UnitsOfLogs, Defect133NamesUnitColumnsAndPlausibility) {
     EXPECT_TRUE(column->columns[1].unitWritten);
     const std::string letters =
         "Time s,Probe A,Probe C,Probe F\n0,20,21,22\n5,20,21,22\n10,21,22,23\n";
-    for (const CsvColumn& probe : sniffCsv(letters)->columns)
+    const auto named = sniffCsv(letters);
+    ASSERT_TRUE(named.has_value());
+    for (const CsvColumn& probe : named->columns)
         EXPECT_FALSE(probe.unitWritten) << probe.name << " is a name";
 }
 
