@@ -199,10 +199,12 @@ Result<std::vector<DonenessLevel>> levelsFromLines(const std::string& text, bool
                             number, line));
         const DonenessLevel level{name, kelvin(low), kelvin(high)};
         if (!sensible(level))
-            return fail(Errc::invalidArgument,
-                        fmt::format("line {}: the band of \"{}\" should run upwards between 20 and "
-                                    "120 °C",
-                                    number, level.name));
+            return tl::unexpected(
+                fail(Errc::invalidArgument, {"band_outside",
+                                             {Name{level.name}, Temperature::celsius(kColdestC),
+                                              Temperature::celsius(kHottestC)}})
+                    .value()
+                    .in(fmt::format("line {}", number)));
         out.push_back(level);
     }
     return out;

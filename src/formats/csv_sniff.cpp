@@ -180,7 +180,8 @@ struct Sniffer {
     const FirstRows& table;
     const CsvAnswers& answers;
     CsvDialect out = {};
-    std::optional<TemperatureUnit> unitOfColumn = {}; ///< from a column of units
+    std::optional<std::size_t> unitColumn = {}; ///< a column of units
+    std::optional<TemperatureUnit> unitOfColumn = {};
     bool timeFound = false;
 
     NameMeaning nameOf(std::size_t column) const {
@@ -198,8 +199,10 @@ struct Sniffer {
     void findUnitColumn() {
         for (std::size_t c = 0; c < table.rows.front().size(); ++c)
             if (most(table.rows, c,
-                     [](std::string_view f) { return unitWord(unquoted(f)).has_value(); }))
+                     [](std::string_view f) { return unitWord(unquoted(f)).has_value(); })) {
+                unitColumn = c;
                 unitOfColumn = unitWord(unquoted(table.rows.front()[c]));
+            }
     }
 
     Result<void> addColumn(std::size_t c) {
@@ -221,8 +224,7 @@ struct Sniffer {
         if (isDateColumn(table.rows, c)) {
             column.use = ColumnUse::date;
             takeDate(c);
-        } else if (most(table.rows, c,
-                        [](std::string_view f) { return unitWord(unquoted(f)).has_value(); })) {
+        } else if (unitColumn == c) {
             column.use = ColumnUse::unit;
         } else if (!timeFound && name.time && !name.date) {
             return fail(Errc::parse,

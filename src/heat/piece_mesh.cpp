@@ -5,7 +5,6 @@
 
 #include <algorithm>
 #include <array>
-#include <fmt/format.h>
 
 namespace dynamet::heat {
 namespace {
@@ -34,8 +33,9 @@ std::array<double, 3> depthsOf(const Grid& grid, std::size_t x, std::size_t y) {
 
 Result<void> check(const Piece& piece, const SolverOptions& options) {
     if (!(piece.startK >= 233.15 && piece.startK <= 473.15))
-        return fail(Errc::unsupported, fmt::format("a start of {:.1f} °C is outside −40 to 200 °C",
-                                                   piece.startK - 273.15));
+        return fail(Errc::unsupported, {"start_cannot_be",
+                                        {Temperature::kelvin(piece.startK),
+                                         Temperature::celsius(-40), Temperature::celsius(200)}});
     if (!(options.toleranceK > 0))
         return fail(Errc::invalidArgument, "the tolerance must be above 0 K");
     if (options.stoneLayers < 1 || options.stoneLayers > kMostStoneLayers)

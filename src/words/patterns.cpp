@@ -16,10 +16,11 @@ struct Pattern {
     const char* words;
 };
 
-constexpr std::array<Pattern, 89> kPatterns{
+constexpr std::array<Pattern, 91> kPatterns{
     {{"all_at_limit",
       "use an instrument with a higher limit to get a value; a probe past its limit can be ruined"},
      {"assumed_field", "this heat is only assumed: rate the appliance first"},
+     {"band_outside", "the band of \"{}\" should run upwards between {} and {}"},
      {"bath_loss", "The heater gives {}; {} the lid the bath loses {}."},
      {"bath_moved_too_little", "it rose by {} and cooled by {}: at least {} and {} are needed"},
      {"below_minimum",
@@ -112,6 +113,7 @@ constexpr std::array<Pattern, 89> kPatterns{
       "a load under {} across draws heat from the plate around it: the numbers are too large"},
      {"spikes",
       "{}: {} readings jump faster than a probe can, the first after {}; they are left out"},
+     {"start_cannot_be", "a start of {} is outside {} to {}"},
      {"start_outside", "the start should be above {} and below the doneness asked for"},
      {"steam_not_weighed", "without a lid, weigh the pot before and after: the steam that left is "
                            "missing from the power"},

@@ -5,6 +5,7 @@
 
 #include "quantity/parse_duration.h"
 #include "rating/inputs/protocol_table.h"
+#include "words/amount.h"
 #include "words/say.h"
 
 #include <algorithm>
@@ -37,20 +38,17 @@ std::string valueOf(const Quantity& q, TemperatureUnit unit) {
     if (isPoint(q.name))
         return atLeast + printTemperature(Temperature::kelvin(q.value), unit,
                                           q.bound == Bound::none ? half : 0);
-    if (q.unit == "K" || q.unit == "K/min")
+    if (q.unit == "K/min")
         return printPlusMinus(degreesOf(KelvinDelta(q.value), unit),
                               degreesOf(KelvinDelta(half), unit),
-                              std::string(unitSign(unit)) + (q.unit == "K" ? "" : "/min"), 1);
+                              std::string(unitSign(unit)) + "/min", 1);
     if (q.unit == "s")
         return atLeast + printDuration(q.value);
     if (q.name == "efficiency" || q.name == "fuel_share")
         return printPlusMinus(q.value * 100, half * 100, "%");
     if (q.name == "gain")
         return printPlusMinus(q.value, half, "", 3);
-    for (const char* large : {"W", "W/m²", "J/K", "J/m²K", "Pa"})
-        if (q.unit == large && q.value >= 1000)
-            return printPlusMinus(q.value / 1000, half / 1000, "k" + q.unit, 1);
-    return printPlusMinus(q.value, half, q.unit, 1);
+    return amountWords(estimateOf(q), {unit == TemperatureUnit::fahrenheit, false});
 }
 
 } // namespace

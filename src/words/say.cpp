@@ -5,8 +5,7 @@
 
 #include "quantity/parse_duration.h"
 #include "quantity/print.h"
-
-#include <array>
+#include "words/amount.h"
 
 namespace dynamet::words {
 namespace {
@@ -22,22 +21,24 @@ struct Say {
         return n.unit.empty() ? number : number + " " + n.unit;
     }
     std::string operator()(const Name& n) const { return n.text; }
-    std::string operator()(const Estimate& e) const {
-        const auto unit = units.temperature();
-        if (e.point)
-            return printTemperature(Temperature::kelvin(e.value), unit, e.halfWidth);
-        if (e.unit == "K")
-            return printPlusMinus(degreesOf(KelvinDelta(e.value), unit),
-                                  degreesOf(KelvinDelta(e.halfWidth), unit), unitSign(unit),
-                                  e.decimals);
-        for (const char* large : {"W", "W/m²", "J", "J/K", "J/m²K", "Pa"})
-            if (e.unit == large && e.value >= 1000)
-                return printPlusMinus(e.value / 1000, e.halfWidth / 1000, "k" + e.unit, e.decimals);
-        return printPlusMinus(e.value, e.halfWidth, e.unit, e.decimals);
-    }
+    std::string operator()(const Estimate& e) const { return amountWords(e, units); }
 };
 
 } // namespace
+
+std::string amountWords(const Estimate& e, Units units) {
+    const auto unit = units.temperature();
+    if (e.point)
+        return printTemperature(Temperature::kelvin(e.value), unit, e.halfWidth);
+    if (e.unit == "K")
+        return printPlusMinus(degreesOf(KelvinDelta(e.value), unit),
+                              degreesOf(KelvinDelta(e.halfWidth), unit), unitSign(unit),
+                              e.decimals);
+    for (const char* large : {"W", "W/m²", "J", "J/K", "J/m²K", "Pa"})
+        if (e.unit == large && e.value >= 1000)
+            return printPlusMinus(e.value / 1000, e.halfWidth / 1000, "k" + e.unit, e.decimals);
+    return printPlusMinus(e.value, e.halfWidth, e.unit, e.decimals);
+}
 
 std::string say(const Finding& finding, Units units) {
     const char* pattern = patternOf(finding.code);

@@ -306,6 +306,13 @@ TEST(Doneness, AGoalThatMakesNoSenseForTheFoodIsRefusedWithTheReason) {
                     << food.id << ' ' << level.name;
 }
 
+TEST(Doneness, ABandIsRefusedInTheReadersUnits) {
+    const auto bad = levelsFromLines("rare 300-310", true);
+    ASSERT_FALSE(bad.has_value());
+    EXPECT_EQ(words::text(bad.error(), {true, true}),
+              "line 1: the band of \"rare\" should run upwards between 68 °F and 248 °F");
+}
+
 TEST(Doneness, Defect140ALineOfAnyLengthIsReadOrRefused) {
     const std::string figures(30000, '7');
     EXPECT_FALSE(levelsFromLines("rare " + figures + "-52", false).has_value());

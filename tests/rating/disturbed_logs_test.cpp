@@ -206,6 +206,23 @@ TEST(DisturbedLogs, EachKindIsCalledByItsName) {
     EXPECT_TRUE(says(preheated([](Series& s) { pullOut(s, 0.4, 0.5); }), "fell"));
 }
 
+// The air beside two blocks is one log: what is wrong with it is said once.
+TEST(DisturbedLogs, WhatTwoBlocksShareIsSaidOnce) {
+    TestInput test{"block-pair", {}, {}, {}};
+    generator::Block bright, black;
+    bright.emissivity = 0.1;
+    const auto run = generator::blockInCavity({}, 180, black, 1500, 5, {}, {90, 0, 1, 0.1, 0.1}, 5);
+    test.channels = {{"air", seriesOf(run.air)},
+                     {"black", seriesOf(run.block)},
+                     {"bright", seriesOf(generator::blockInCavity({}, 180, bright, 1500, 5, {},
+                                                                  {90, 0, 1, 0.1, 0.1}, 5)
+                                             .block)}};
+    set(test.channels.at("air"), 0.5, 3, -999.9);
+    const auto found = reduce(test);
+    ASSERT_TRUE(found.has_value()) << words::text(found.error(), {});
+    EXPECT_EQ(std::count_if(found->warnings.begin(), found->warnings.end(), screened), 1);
+}
+
 TEST(DisturbedLogs, AProbeThatIsPulledOutAndStaysOutIsRefused) {
     TestInput test = twinOf("preheat");
     pullOut(test.channels.at("air"), 0.6, 1.0);

@@ -15,7 +15,6 @@ namespace {
 BlockTest blockOf(const TestInput& test, TestReader& in, const char* role) {
     BlockTest t;
     in.log(role, t.block);
-    in.log("air", t.air);
     in.value("mass_kg", t.massKg);
     in.value("area_m2", t.areaM2);
     in.value("c_J_kgK", t.specificHeat20);
@@ -51,6 +50,7 @@ Result<Reduction> preheatFrom(const TestInput& test) {
 Result<Reduction> blockFrom(const TestInput& test) {
     TestReader in(test);
     BlockTest t = blockOf(test, in, "block");
+    in.log("air", t.air);
     in.value("emissivity", t.emissivity);
     t.inLiquid = in.isSecond("medium");
     return in.reduced(t, reduceBlock);
@@ -61,6 +61,8 @@ Result<Reduction> blockPairFrom(const TestInput& test) {
     BlockPair t;
     t.bright = blockOf(test, in, "bright");
     t.black = blockOf(test, in, "black");
+    in.log("air", t.black.air); // one log beside both
+    t.bright.air = t.black.air;
     in.value("emissivity_bright", t.bright.emissivity);
     in.value("emissivity_black", t.black.emissivity);
     return in.reduced(t, reduceBlockPair);

@@ -35,10 +35,6 @@ struct Prepared {
     std::optional<double> airMeanK;
 };
 
-double radiative(double emissivityOf, double kelvin) {
-    return 4 * emissivityOf * kStefanBoltzmann * kelvin * kelvin * kelvin;
-}
-
 Prepared prepare(const BlockTest& test) {
     const Series clean = between(test.block, -1e300, 1e300);
     const double span = clean.timeS.back() - clean.timeS.front();
@@ -101,13 +97,8 @@ Result<Fit> fitFromScratch(const Prepared& data, const Inputs& in) {
 Derived derive(const Fit& f, const Inputs& in) {
     const double t = f.parameters[0], h = f.parameters[1];
     const double walls = t + in.radiantApartK;
-    double stays = t;
-    for (int i = 0; i < 20; ++i) { // Newton on its heat balance; a few rounds do
-        const double net = h * (t - stays) + in.emissivity * kStefanBoltzmann *
-                                                 (std::pow(walls, 4) - std::pow(stays, 4));
-        stays += net / (h + radiative(in.emissivity, stays));
-    }
-    return {stays, h + radiative(in.emissivity, stays), h, t, t + in.radiantApartK};
+    const double stays = staysAtK(t, h, walls, in.emissivity);
+    return {stays, h + radiativeCoefficient(in.emissivity, stays), h, t, walls};
 }
 
 Result<void> checkBefore(const BlockTest& test) {
@@ -130,7 +121,7 @@ struct Checked {
 
 Result<Checked> checkAfter(const BlockTest& test, const Prepared& data, const Fit& f) {
     const double teff = f.parameters[0];
-    const double coefficient = f.parameters[1] + radiative(test.emissivity, teff);
+    const double coefficient = f.parameters[1] + radiativeCoefficient(test.emissivity, teff);
     Checked out;
     const double c = test.specificHeat20 + test.specificHeatSlope * (teff - 293.15);
     out.timeConstantS = test.massKg * c / (test.areaM2 * coefficient);
@@ -214,7 +205,7 @@ std::vector<std::array<double, 2>> batchPulls(const Prepared& data, const Inputs
 void addScatter(Spread& spread, const Prepared& data, const Fit& f, const Inputs& in) {
     std::array<double, count> byT{}, byH{};
     byT[effective] = byT[air] = byT[radiant] = 1;
-    byT[total] = 3 * radiative(in.emissivity, f.parameters[0]) / f.parameters[0];
+    byT[total] = 3 * radiativeCoefficient(in.emissivity, f.parameters[0]) / f.parameters[0];
     byH[total] = byH[convective] = 1;
     const double scale = static_cast<double>(kBatches) / static_cast<double>(kBatches - 3);
     std::vector<double> covariance(count * count, 0);

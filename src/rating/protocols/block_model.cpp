@@ -102,6 +102,20 @@ double setDrive(BlockModel& model, const Series& air, double smoothS) {
     return centre;
 }
 
+double radiativeCoefficient(double emissivity, double kelvin) {
+    return 4 * emissivity * kStefanBoltzmann * kelvin * kelvin * kelvin;
+}
+
+double staysAtK(double airK, double convective, double wallsK, double emissivity) {
+    constexpr int kRounds = 30; // a few do
+    double stays = airK;
+    for (int i = 0; i < kRounds; ++i)
+        stays += (convective * (airK - stays) +
+                  emissivity * kStefanBoltzmann * (std::pow(wallsK, 4) - std::pow(stays, 4))) /
+                 (convective + radiativeCoefficient(emissivity, stays));
+    return stays;
+}
+
 void scaleToFood(Reduction& out, const BlockTest& block) {
     constexpr double kScalingU = 0.10;
     const double scale =

@@ -24,6 +24,10 @@ struct BlockModel {
     void predict(const Parameters& p, std::span<double> out) const;
 };
 
+/// How a black or grey face loses to radiation about a temperature, W/m²K.
+double radiativeCoefficient(double emissivity, double kelvin);
+/// Where a block would stay between air and walls, K: its heat balance by Newton's rule.
+double staysAtK(double airK, double convective, double wallsK, double emissivity);
 /// The moving air's coefficient from block to food: with a power of the length, and 10 % more of
 /// doubt. Its covariances follow.
 void scaleToFood(Reduction& out, const BlockTest& block);

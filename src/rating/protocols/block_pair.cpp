@@ -89,12 +89,8 @@ Result<Derived> evaluate(const Moved& m, std::size_t without, std::span<const do
         return tl::unexpected(fit.error());
     const double t = fit->parameters[0], h = fit->parameters[1], walls = t + fit->parameters[2];
     const double e = m.test.black.emissivity;
-    double stays = t;
-    for (int i = 0; i < 30; ++i)
-        stays +=
-            (h * (t - stays) + e * kStefanBoltzmann * (std::pow(walls, 4) - std::pow(stays, 4))) /
-            (h + 4 * e * kStefanBoltzmann * std::pow(stays, 3));
-    return Derived{walls, h, t, stays, h + 4 * e * kStefanBoltzmann * std::pow(stays, 3)};
+    const double stays = staysAtK(t, h, walls, e);
+    return Derived{walls, h, t, stays, h + radiativeCoefficient(e, stays)};
 }
 
 std::vector<Influence<Moved>> inputs() {
