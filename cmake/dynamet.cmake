@@ -4,9 +4,13 @@ target_compile_options(dynamet_warnings INTERFACE -Wall -Wextra -Wpedantic -Wcon
   $<$<BOOL:${DYNAMET_WERROR}>:-Werror>)
 if(DYNAMET_SANITIZE)
   # GCC 12 sees uninitialised values that are none once the sanitizers have rewritten the code.
-  target_compile_options(dynamet_warnings INTERFACE -Wno-maybe-uninitialized)
+  target_compile_options(dynamet_warnings INTERFACE $<$<CXX_COMPILER_ID:GNU>:-Wno-maybe-uninitialized>)
   add_compile_options(-fsanitize=${DYNAMET_SANITIZE} -fno-omit-frame-pointer -fno-sanitize-recover=undefined)
   add_link_options(-fsanitize=${DYNAMET_SANITIZE})
+endif()
+
+if(DYNAMET_FUZZ)
+  add_compile_options(-fsanitize=fuzzer-no-link)
 endif()
 
 # dynamet_library(NAME folder SOURCES a.cpp … LINKS public… PRIVATE_LINKS …): one folder, one library,

@@ -158,7 +158,7 @@ void readLog(const std::string& path, bool plate, book::TestRecord& test) {
     const auto log = need(formats::parseCsv(text, dialect), path);
     for (const auto& channel : log.channels)
         test.channels.push_back({roleOf(test.protocol, channel.name, plate), channel.name,
-                                 unitSign(channel.unit), "", log.timeS, channel.asRecorded,
+                                 logUnitSign(channel.unit), "", log.timeS, channel.asRecorded,
                                  channel.resolution});
     test.fileName = std::filesystem::path(path).filename().string();
     test.fileSha256 = formats::sha256(text);

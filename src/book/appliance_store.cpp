@@ -20,7 +20,7 @@ using SQLite::Statement;
 
 Row rowOf(const kitchen::Appliance& a) {
     return {{"name", a.name},
-            {"kind", std::string(word(a.kind))},
+            {"kind", std::string(enumName(a.kind))},
             {"site_id", a.siteId},
             {"rated_input_w", a.ratedInputW},
             {"capacity_m2", a.capacityM2},
@@ -44,7 +44,7 @@ void insertParts(Database& db, const kitchen::Appliance& a) {
                   {{"appliance_id", a.id},
                    {"position", static_cast<std::int64_t>(i)},
                    {"key", c.key},
-                   {"kind", std::string(word(c.kind))},
+                   {"kind", std::string(enumName(c.kind))},
                    {"low", c.low},
                    {"high", c.high},
                    {"step", c.step},

@@ -31,7 +31,15 @@ struct When {
 /// a second opener gets it read-only. Closing is the destructor.
 class Book {
   public:
-    enum class Access { readWrite, elsewhere, newer, readOnlyFile };
+    enum class Access {
+        readWrite,
+        elsewhere,      ///< another program writes it
+        newer,          ///< written by a newer program
+        readOnlyFile,   ///< the file may not be written
+        readOnlyFolder, ///< nothing may be written beside it
+        looking,        ///< asked so
+        damaged         ///< found while it was open: nothing is written from then on
+    };
 
     Book(Book&&) noexcept = default;
     Book& operator=(Book&&) noexcept;
@@ -39,6 +47,9 @@ class Book {
     /// Opens a book and brings it up to this program's schema (with a copy beside it first).
     /// notFound, corruptData (damaged or no book of ours: it is left untouched), io.
     static Result<Book> open(const std::string& path);
+    /// The same without a lock and without a byte written: an older book is brought up to date in
+    /// memory, for whoever only looks.
+    static Result<Book> openForReading(const std::string& path);
     /// Makes a new, empty book, whole or not at all; io when the file exists already.
     static Result<Book> create(const std::string& path, const When& when);
 
@@ -48,8 +59,13 @@ class Book {
     /// What the status line says of an access that is not read-write; empty otherwise.
     std::string accessWords() const;
     SQLite::Database& database() { return *database_; }
+    /// What SQLite threw, translated; damage closes the book for writing.
+    Error failed(const SQLite::Exception& exception);
+    /// Damage was found: nothing is written from now on.
+    void closeForWriting() { access_ = Access::damaged; }
 
   private:
+    static Result<Book> opened(const std::string& path, Access access, BookLock lock);
     Book(std::unique_ptr<SQLite::Database> database, std::string path, Access access, BookLock lock)
         : lock_(std::move(lock)), database_(std::move(database)), path_(std::move(path)),
           access_(access) {}
@@ -89,7 +105,7 @@ Result<void> inTransaction(Book& book, Action action) {
         transaction.commit();
         return {};
     } catch (const SQLite::Exception& exception) {
-        return tl::unexpected(translated(exception));
+        return tl::unexpected(book.failed(exception));
     }
 }
 
@@ -110,11 +126,15 @@ auto reading(Book& book, Read read) -> Result<decltype(read(book.database()))> {
             return read(book.database());
         }
     } catch (const SQLite::Exception& exception) {
-        return tl::unexpected(translated(exception));
+        return tl::unexpected(book.failed(exception));
     } catch (const Error& error) {
         return tl::unexpected(error);
     }
 }
+
+/// Looks through the pages of a book's file (PRAGMA quick_check) by a connection of its own, so
+/// that it can run beside an open book; corruptData.
+Result<void> quickCheck(const std::string& path);
 
 /// PRAGMA integrity_check and foreign keys; "ok" or what was found.
 Result<std::string> checkBook(Book& book);

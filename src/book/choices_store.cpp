@@ -4,6 +4,7 @@
 #include "book/choices_store.h"
 
 #include "book/damaged.h"
+#include "book/table_row.h"
 #include "json/strict_json.h"
 
 #include <functional>
@@ -24,10 +25,7 @@ std::string valueOf(Database& db, const char* key) {
 }
 
 void keep(Database& db, const char* key, const std::string& value) {
-    Statement s(db, "INSERT OR REPLACE INTO book_info(key, value) VALUES (?,?)");
-    s.bind(1, key);
-    s.bind(2, value);
-    s.exec();
+    insertRow(db, "book_info", {{"key", std::string(key)}, {"value", value}}, IfThere::isReplaced);
 }
 
 } // namespace

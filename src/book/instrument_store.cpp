@@ -13,7 +13,7 @@ constexpr int kInstrumentKinds = 7;
 /// Without its calibrations: they have rows of their own.
 Row rowOf(const kitchen::Instrument& i) {
     return {{"name", i.name},
-            {"kind", std::string(word(i.kind))},
+            {"kind", std::string(enumName(i.kind))},
             {"accuracy", i.accuracy},
             {"resolution", i.resolution},
             {"low_limit", cellOf(i.lowLimit)},

@@ -18,7 +18,7 @@ const char* whereOf(Rows rows);
 template <class Kind>
 Kind kindOf(const std::string& text, int count) {
     for (int i = 0; i < count; ++i)
-        if (text == word(static_cast<Kind>(i)))
+        if (text == enumName(static_cast<Kind>(i)))
             return static_cast<Kind>(i);
     return static_cast<Kind>(0);
 }

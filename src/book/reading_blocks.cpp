@@ -3,6 +3,7 @@
 
 #include "book/reading_blocks.h"
 
+#include "book/table_row.h"
 #include "trace/packing.h"
 
 #include <cmath>
@@ -13,6 +14,11 @@ namespace dynamet::book {
 namespace {
 
 constexpr std::size_t kBlock = 3600;
+constexpr std::int64_t kMostInBlock = 1 << 20; ///< of other writers too
+
+SQLite::Exception damagedBlock(const std::string& why) {
+    return SQLite::Exception("a block of readings is damaged: " + why, 11 /* SQLITE_CORRUPT */);
+}
 
 std::string asBytes(std::span<const double> values) {
     std::string out(values.size() * sizeof(double), '\0');
@@ -24,9 +30,6 @@ std::string asBytes(std::span<const double> values) {
 
 void writeReadings(SQLite::Database& db, std::int64_t channelId, const RecordedChannel& channel,
                    double scale) {
-    SQLite::Statement s(db,
-                        "INSERT INTO reading_block(channel_id, position, reading_count, coding, "
-                        "times_ms, readings) VALUES (?,?,?,?,?,?)");
     std::vector<std::int64_t> times, readings;
     for (std::size_t from = 0, position = 0; from < channel.timeS.size();
          from += kBlock, ++position) {
@@ -38,14 +41,13 @@ void writeReadings(SQLite::Database& db, std::int64_t channelId, const RecordedC
         const bool packed = channel.resolution > 0 && onGrid(values, scale, 0, readings);
         const std::string timeBytes = packIntegers(times);
         const std::string readingBytes = packed ? packIntegers(readings) : asBytes(values);
-        s.bind(1, channelId);
-        s.bind(2, static_cast<int>(position));
-        s.bind(3, static_cast<int>(count));
-        s.bind(4, packed ? "delta_varint" : "float64");
-        s.bind(5, timeBytes.data(), static_cast<int>(timeBytes.size()));
-        s.bind(6, readingBytes.data(), static_cast<int>(readingBytes.size()));
-        s.exec();
-        s.reset();
+        insertRow(db, "reading_block",
+                  {{"channel_id", channelId},
+                   {"position", static_cast<std::int64_t>(position)},
+                   {"reading_count", static_cast<std::int64_t>(count)},
+                   {"coding", std::string(packed ? "delta_varint" : "float64")},
+                   {"times_ms", Bytes{timeBytes}},
+                   {"readings", Bytes{readingBytes}}});
     }
 }
 
@@ -61,7 +63,10 @@ void readReadings(SQLite::Database& db, std::int64_t channelId, double scale,
         return std::move(*result);
     };
     while (s.executeStep()) {
-        const auto count = static_cast<std::size_t>(s.getColumn(0).getInt());
+        const std::int64_t stated = s.getColumn(0).getInt64();
+        if (stated < 0 || stated > kMostInBlock)
+            throw damagedBlock("its count cannot be");
+        const auto count = static_cast<std::size_t>(stated);
         const auto blob = [&s](int at) {
             const auto c = s.getColumn(at);
             return std::string_view(static_cast<const char*>(c.getBlob()),
@@ -69,13 +74,17 @@ void readReadings(SQLite::Database& db, std::int64_t channelId, double scale,
         };
         for (std::int64_t ms : need(unpackIntegers(blob(2), count)))
             out.timeS.push_back(static_cast<double>(ms) / 1000);
-        if (s.getColumn(1).getString() == "float64") {
+        const std::string coding = s.getColumn(1).getString();
+        if (coding == "float64") {
+            if (blob(3).size() != count * sizeof(double))
+                throw damagedBlock("it was cut off");
             std::vector<double> values(count);
-            std::memcpy(values.data(), blob(3).data(),
-                        std::min(blob(3).size(), count * sizeof(double)));
+            std::memcpy(values.data(), blob(3).data(), blob(3).size());
             out.asRecorded.insert(out.asRecorded.end(), values.begin(), values.end());
             continue;
         }
+        if (coding != "delta_varint")
+            throw damagedBlock("its coding \"" + coding + "\" is not known");
         for (std::int64_t steps : need(unpackIntegers(blob(3), count)))
             out.asRecorded.push_back(steps == kMissingReading
                                          ? std::numeric_limits<double>::quiet_NaN()

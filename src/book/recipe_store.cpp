@@ -61,14 +61,16 @@ Result<std::vector<RecipeLine>> listRecipes(Book& book, const kitchen::Kitchen& 
                     "FROM recipe r ORDER BY r.position");
         const RowReader row(s);
         while (s.executeStep()) {
-            RecipeLine line{row.text("id"), row.text("name"),
-                            row.maybe("withdrawn_at_ms").has_value(), "",
+            RecipeLine line{row.text("id"),
+                            row.text("name"),
+                            row.maybe("withdrawn_at_ms").has_value(),
+                            {},
                             static_cast<int>(row.whole("kept"))};
             if (line.name.empty())
                 line.name = "(a recipe without a name)";
             if (const auto whole = recipe::readRecipe(row.text("recipe_json"), kitchen);
                 !whole && !line.retired)
-                line.missing = whole.error().message;
+                line.missing = whole.error();
             out.push_back(std::move(line));
         }
         return out;

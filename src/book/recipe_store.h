@@ -23,8 +23,8 @@ Result<std::vector<recipe::Recipe>> loadRecipes(Book& book, const kitchen::Kitch
 struct RecipeLine {
     std::string id, name;
     bool retired = false;
-    std::string missing; ///< why it is not among `loadRecipes`; empty = it is, or it is retired
-    int kept = 0;        ///< translations of it that are kept
+    std::optional<Error> missing; ///< why it is not among `loadRecipes`; empty = it is, or retired
+    int kept = 0;                 ///< translations of it that are kept
 };
 Result<std::vector<RecipeLine>> listRecipes(Book& book, const kitchen::Kitchen& kitchen);
 

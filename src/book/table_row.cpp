@@ -14,6 +14,8 @@ void bindCell(SQLite::Statement& s, const Cell& cell) {
         s.bind(name, *whole);
     else if (const auto* text = std::get_if<std::string>(&cell.value))
         s.bind(name, *text);
+    else if (const auto* bytes = std::get_if<Bytes>(&cell.value))
+        s.bind(name, bytes->content.data(), static_cast<int>(bytes->content.size()));
     else
         s.bind(name);
 }
@@ -48,14 +50,17 @@ Row newRow(const std::string& id, std::int64_t createdMs, const Row& own) {
     return joined({{"id", id}, {"created_at_ms", createdMs}}, own);
 }
 
-void insertRow(SQLite::Database& db, const char* table, const Row& row) {
+void insertRow(SQLite::Database& db, const char* table, const Row& row, IfThere already) {
     std::string columns, values;
     for (const Cell& cell : row) {
         const char* between = columns.empty() ? "" : ",";
         columns += between + std::string(cell.column);
         values += between + (":" + std::string(cell.column));
     }
-    run(db, "INSERT INTO " + std::string(table) + "(" + columns + ") VALUES (" + values + ")", row);
+    const char* insert = already == IfThere::stays        ? "INSERT OR IGNORE INTO "
+                         : already == IfThere::isReplaced ? "INSERT OR REPLACE INTO "
+                                                          : "INSERT INTO ";
+    run(db, insert + std::string(table) + "(" + columns + ") VALUES (" + values + ")", row);
 }
 
 void updateRow(SQLite::Database& db, const char* table, const std::string& id, const Row& row) {

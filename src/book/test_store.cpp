@@ -106,27 +106,27 @@ void insertNumbers(Database& db, const std::string& id, const rating::Reduction&
                    {"u_type_a_si", quantity.uTypeA},
                    {"u_type_b_si", quantity.uTypeB},
                    {"dof", quantity.dof},
-                   {"bound", std::string(word(quantity.bound))}});
+                   {"bound", std::string(enumName(quantity.bound))}});
     }
     for (const kitchen::FieldNumber& number : r.fieldNumbers)
         insertRow(db, "field_number",
                   {{"reduction_id", id},
-                   {"field_key", std::string(word(number.key))},
+                   {"field_key", std::string(keyName(number.key))},
                    {"value_si", number.value},
                    {"u_si", number.u},
-                   {"provenance", std::string(word(number.provenance))}});
+                   {"provenance", std::string(enumName(number.provenance))}});
     for (const kitchen::FieldCurve& curve : r.fieldCurves)
         for (std::size_t i = 0; i < curve.timeS.size(); ++i)
             insertRow(db, "field_curve",
                       {{"reduction_id", id},
-                       {"field_key", std::string(word(curve.key))},
+                       {"field_key", std::string(keyName(curve.key))},
                        {"t_s", curve.timeS[i]},
                        {"change_si", curve.change[i]}});
     for (const kitchen::FieldCovariance& covariance : r.fieldCovariances)
         insertRow(db, "field_covariance",
                   {{"reduction_id", id},
-                   {"key_a", std::string(word(covariance.a))},
-                   {"key_b", std::string(word(covariance.b))},
+                   {"key_a", std::string(keyName(covariance.a))},
+                   {"key_b", std::string(keyName(covariance.b))},
                    {"covariance_si", covariance.covariance}});
 }
 
@@ -140,6 +140,9 @@ void loadReadings(Database& db, TestRecord& t) {
         channel.name = row.text("name");
         channel.instrumentId = row.text("instrument_id");
         channel.unit = row.text("unit");
+        if (!rating::isLogUnit(channel.unit))
+            throw Error{Errc::corruptData, "the unit \"" + channel.unit + "\" of " + channel.name +
+                                               " is not known: the test is damaged in the book"};
         channel.resolution = row.number("resolution");
         readReadings(db, row.whole("id"), row.number("scale"), channel);
         t.channels.push_back(std::move(channel));
@@ -168,14 +171,12 @@ std::optional<bool> flagOf(std::optional<double> number) {
 Result<void> keepAttachment(Book& book, const std::string& sha256, const std::string& mediaType,
                             const std::string& name, const std::string& content) {
     return inTransaction(book, [&](Database& db) {
-        Statement s(
-            db,
-            "INSERT OR IGNORE INTO attachment(sha256, media_type, name, content) VALUES (?,?,?,?)");
-        s.bind(1, sha256);
-        s.bind(2, mediaType);
-        s.bind(3, name);
-        s.bind(4, content.data(), static_cast<int>(content.size()));
-        s.exec();
+        insertRow(db, "attachment",
+                  {{"sha256", sha256},
+                   {"media_type", mediaType},
+                   {"name", name},
+                   {"content", Bytes{content}}},
+                  IfThere::stays);
     });
 }
 

@@ -13,7 +13,7 @@ constexpr int kVesselKinds = 7, kInsertKinds = 6;
 
 Row rowOf(const kitchen::Vessel& v) {
     return {{"name", v.name},
-            {"kind", std::string(word(v.kind))},
+            {"kind", std::string(enumName(v.kind))},
             {"material", v.material},
             {"mass_kg", v.massKg},
             {"specific_heat_j_kgk", v.specificHeatJPerKgK},
@@ -24,7 +24,7 @@ Row rowOf(const kitchen::Vessel& v) {
 }
 
 Row rowOf(const kitchen::Insert& insert) {
-    return {{"name", insert.name}, {"kind", std::string(word(insert.kind))}};
+    return {{"name", insert.name}, {"kind", std::string(enumName(insert.kind))}};
 }
 
 kitchen::Vessel vesselOf(const RowReader& row) {

@@ -19,7 +19,7 @@ book::When now() {
 } // namespace
 
 Result<Answer> checkBook(const std::string& path) {
-    auto book = book::Book::open(path);
+    auto book = book::Book::openForReading(path);
     if (!book)
         return tl::unexpected(book.error());
     const auto found = book::checkBook(*book);
@@ -34,12 +34,12 @@ Result<Answer> checkBook(const std::string& path) {
     out.json = nlohmann::json({{"format", "dynamet-book-check"},
                                {"version", 1},
                                {"ok", true},
-                               {"appliances", kitchen->appliances.size()},
-                               {"access", book->writable() ? "read_write" : "read_only"}})
+                               {"appliances", kitchen->appliances.size()}})
                    .dump();
-    out.text =
-        fmt::format("{} is whole: {} appliances, {} sites{}", path, kitchen->appliances.size(),
-                    kitchen->sites.size(), book->writable() ? "" : ". " + book->accessWords());
+    out.text = fmt::format(
+        "{} is whole: {} appliances, {} sites{}", path, kitchen->appliances.size(),
+        kitchen->sites.size(),
+        book->access() == book::Book::Access::newer ? ". It was written by a newer Dynamet" : "");
     return out;
 }
 

@@ -12,7 +12,7 @@
 namespace dynamet::cli {
 
 Result<kitchen::Kitchen> kitchenOf(const std::string& bookPath) {
-    auto book = book::Book::open(bookPath);
+    auto book = book::Book::openForReading(bookPath);
     return book ? loadKitchen(*book) : tl::unexpected(book.error());
 }
 
@@ -62,7 +62,7 @@ Result<Answer> field(const FieldOptions& options) {
                                     settingText(appliance->controls, setting), zone.name,
                                     printTemperature(Temperature::kelvin(shown.kelvin),
                                                      TemperatureUnit::celsius, halfWidthK(shown)),
-                                    word(shown.provenance));
+                                    enumName(shown.provenance));
         }
     out.json = all.dump();
     return out;

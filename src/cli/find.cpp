@@ -74,7 +74,7 @@ Result<Answer> find(const FindOptions& options) {
             zones.push_back({{"zone", wanted->zones[z].zone},
                              {"K", f.zones[z].kelvin},
                              {"u_K", f.zones[z].u},
-                             {"provenance", word(f.zones[z].provenance)}});
+                             {"provenance", enumName(f.zones[z].provenance)}});
             shown +=
                 fmt::format("  {} {}", wanted->zones[z].zone,
                             printTemperature(Temperature::kelvin(f.zones[z].kelvin),

@@ -3,6 +3,7 @@
 
 #include "cli/verb.h"
 #include "formats/column_roles.h"
+#include "formats/csv_names.h"
 #include "formats/csv_rows.h"
 #include "formats/csv_sniff.h"
 #include "formats/report_json.h"
@@ -54,7 +55,7 @@ std::string columnHint(const formats::CsvDialect& dialect, const std::vector<std
     std::string out;
     std::size_t next = 0;
     for (const formats::CsvColumn& column : dialect.columns)
-        if (column.use == formats::ColumnUse::temperature && next < roles.size())
+        if (column.use == formats::ColumnUse::readings && next < roles.size())
             out += fmt::format(" --column \"{}={}\"", column.name, roles[next++]);
     return out;
 }
@@ -73,10 +74,10 @@ Result<void> addChannels(const RateOptions& options, const formats::CsvDialect& 
                             columnHint(dialect, roles));
         std::size_t channel = 0;
         for (std::size_t c = 0; c < dialect.columns.size(); ++c) {
-            if (dialect.columns[c].use != formats::ColumnUse::temperature)
+            if (dialect.columns[c].use != formats::ColumnUse::readings)
                 continue;
             if (const auto at = found.roles.find(c); at != found.roles.end())
-                test.channels[at->second] = formats::kelvinSeries(log, channel);
+                test.channels[at->second] = formats::siSeries(log, channel);
             ++channel;
         }
         return {};
@@ -95,7 +96,7 @@ Result<void> addChannels(const RateOptions& options, const formats::CsvDialect& 
             known += (i ? ", " : "") + log.channels[i].name;
             if (log.channels[i].name != pair->first)
                 continue;
-            if (!test.channels.emplace(pair->second, formats::kelvinSeries(log, i)).second)
+            if (!test.channels.emplace(pair->second, formats::siSeries(log, i)).second)
                 return fail(Errc::invalidArgument,
                             fmt::format("the role \"{}\" is given twice", pair->second));
             found = true;
@@ -131,8 +132,10 @@ Result<void> addKeyed(const RateOptions& options, rating::TestInput& test) {
 }
 
 /// --interval, --time and --unit: what the file does not say.
-Result<formats::CsvAnswers> answersOf(const RateOptions& options) {
+Result<formats::CsvAnswers> answersOf(const RateOptions& options,
+                                      const rating::Protocol& protocol) {
     formats::CsvAnswers out;
+    out.weights = protocol.logsWeight;
     if (!options.interval.empty()) {
         const auto apart = parseInterval(options.interval);
         if (!apart)
@@ -149,11 +152,10 @@ Result<formats::CsvAnswers> answersOf(const RateOptions& options) {
                                     options.time));
     }
     if (!options.unit.empty()) {
-        if (options.unit != "C" && options.unit != "F" && options.unit != "K")
-            return fail(Errc::invalidArgument, "--unit should be C, F or K");
-        out.unit = options.unit == "F"   ? TemperatureUnit::fahrenheit
-                   : options.unit == "K" ? TemperatureUnit::kelvin
-                                         : TemperatureUnit::celsius;
+        out.unit = formats::unitWord(options.unit);
+        if (!out.unit || isWeight(*out.unit) != out.weights)
+            return fail(Errc::invalidArgument, out.weights ? "--unit should be g, kg, oz or lb"
+                                                           : "--unit should be C, F or K");
     }
     return out;
 }
@@ -171,12 +173,13 @@ Result<void> checkAnswered(const formats::CsvDialect& dialect) {
     if (dialect.asks(CsvQuestion::unit))
         return fail(
             Errc::invalidArgument,
-            "the readings name no unit and may be in °C or in °F: say --unit C or --unit F");
+            "the readings name no unit and may be in °C or in °F: say --unit C or --unit F (of a "
+            "scale's log --unit g, kg, oz or lb)");
     return {};
 }
 
 Result<formats::CsvDialect> readLog(const RateOptions& options, rating::TestInput& test) {
-    const auto answers = answersOf(options);
+    const auto answers = answersOf(options, *rating::findProtocol(options.protocol));
     if (!answers)
         return tl::unexpected(answers.error());
     const auto text = formats::readTextFile(options.log).map(formats::asUtf8);
@@ -200,7 +203,7 @@ nlohmann::json logJson(const formats::CsvDialect& dialect) {
     nlohmann::json out = nlohmann::json::parse(formats::dialectJson(dialect));
     bool guessed = !dialect.timeWritten;
     for (const formats::CsvColumn& column : dialect.columns)
-        guessed = guessed || (column.use == formats::ColumnUse::temperature && !column.unitWritten);
+        guessed = guessed || (column.use == formats::ColumnUse::readings && !column.unitWritten);
     out["guessed"] = guessed;
     out["text"] = formats::describe(dialect);
     return out;
@@ -215,8 +218,9 @@ Result<Answer> rate(const RateOptions& options) {
     test.forcedFlow = options.fan;
     const rating::Protocol* protocol = rating::findProtocol(options.protocol);
     if (!protocol) {
-        const auto unknown = rating::reduce(test);
-        return fail(Errc::invalidArgument, unknown.error().message);
+        Error unknown = rating::reduce(test).error();
+        unknown.code = Errc::invalidArgument;
+        return tl::unexpected(unknown);
     }
     if (const auto ok = addValues(options, *protocol, test); !ok)
         return tl::unexpected(ok.error());

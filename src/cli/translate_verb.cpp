@@ -20,7 +20,7 @@ namespace dynamet::cli {
 namespace {
 
 Result<translate::Request> requestFor(const TranslateOptions& options) {
-    auto book = book::Book::open(options.book);
+    auto book = book::Book::openForReading(options.book);
     if (!book)
         return tl::unexpected(book.error());
     auto kitchen = loadKitchen(*book);
@@ -51,8 +51,7 @@ std::string rowText(const translate::Row& row, const translate::Prepared& prepar
     std::string out = fmt::format("{} ({})", a->name, row.target.zone);
     if (!row.reached)
         return out + ": " + words::reasonWords(row, units);
-    out += fmt::format(": {}, {}",
-                       settingLabel(a->controls, row.instruction.setting, units.temperature()),
+    out += fmt::format(": {}, {}", settingLabel(a->controls, row.instruction.setting, units),
                        words::pullWords(row, units));
     for (const std::string& line : words::rowStageLines(row, prepared, units))
         out += "\n    " + line;

@@ -15,7 +15,7 @@ constexpr double kLayerKg_m2 = 18;
 constexpr double kSmallM = 1e-3; ///< a face small beside the bed
 } // namespace
 
-const char* word(Layout layout) {
+const char* enumName(Layout layout) {
     switch (layout) {
     case Layout::even:
         return "even";
@@ -44,13 +44,12 @@ double irradiation(const CoalBed& bed, double heightM) {
 
 Result<CoalBed> fitHeights(std::span<const HeightReading> readings) {
     if (readings.size() < 2)
-        return fail(Errc::refused, "a series needs at least two heights");
+        return fail(Errc::refused, Finding{"heights_too_few"});
     const auto [low, high] = std::minmax_element(
         readings.begin(), readings.end(),
         [](const HeightReading& a, const HeightReading& b) { return a.heightM < b.heightM; });
     if (high->irradiationW_m2 > low->irradiationW_m2)
-        return fail(Errc::refused,
-                    "more heat arrived higher up: the fire changed between the tests");
+        return fail(Errc::refused, Finding{"more_heat_higher"});
     const std::vector<FitParameter> parameters{
         {"the bed's radius", 0.15, 0.02, 0.6},
         {"what the bed sends out", 2 * low->irradiationW_m2, 500, 2e5}};

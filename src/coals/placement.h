@@ -10,7 +10,7 @@
 namespace dynamet::coals {
 
 enum class Layout { even, banked, half };
-const char* word(Layout layout);
+const char* enumName(Layout layout);
 
 /// View factor from disk 1 to a coaxial parallel disk 2 (Incropera et al., table 13.2). Lengths m.
 double coaxialDisks(double r1, double r2, double distance);

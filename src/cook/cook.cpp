@@ -30,7 +30,7 @@ Result<Outcome> cookTo(const recipe::FoodPiece& piece, const Programme& programm
                        const CookTarget& target, const Effort& effort, const Tables& tables,
                        bool withSamples) {
     if (piece.startK >= target.coreK)
-        return fail(Errc::invalidArgument, "the food is already hotter than wanted");
+        return fail(Errc::invalidArgument, Finding{"already_hotter"});
     auto simulation = simulationOf(piece, programme, effort, tables);
     if (!simulation)
         return tl::unexpected(simulation.error());
@@ -62,14 +62,14 @@ Result<void> checkPiece(const recipe::FoodPiece& piece, double coreK) {
     if (!sensible(piece.thicknessM))
         return fail(Errc::invalidArgument, {"thickness_outside", {kThinnest, kThickest}});
     if (piece.rounds < 1 || piece.rounds > 20)
-        return fail(Errc::invalidArgument, "there should be 1 to 20 rounds");
+        return fail(Errc::invalidArgument, Finding{"rounds_outside"});
     for (double other : piece.othersM)
         if (!sensible(other))
             return fail(Errc::invalidArgument, {"others_outside", {kThinnest, kThickest}});
     if (isCrossSection(piece.shape) && !sensible(piece.widthM))
         return fail(Errc::invalidArgument, {"width_outside", {kThinnest, kThickest}});
     if (!(piece.fatCapM >= 0 && piece.fatCapM < piece.thicknessM / 2))
-        return fail(Errc::invalidArgument, "the fat cap should be less than half of the thickness");
+        return fail(Errc::invalidArgument, Finding{"fat_cap_too_thick"});
     if (!(piece.startK >= kZeroCelsiusK - 40 && piece.startK < coreK))
         return fail(Errc::invalidArgument, {"start_outside", {Temperature::celsius(-40)}});
     return {};

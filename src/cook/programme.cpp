@@ -52,7 +52,7 @@ double valueOr(const FieldNumber* number, double fallback) {
 
 } // namespace
 
-const char* word(Turning turning) {
+const char* enumName(Turning turning) {
     switch (turning) {
     case Turning::never:
         return "never";

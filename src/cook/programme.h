@@ -13,7 +13,7 @@ namespace dynamet::cook {
 /// How often the food is turned over: never, once at half of the time, or every so often; a round
 /// piece is rolled (or shaken) all the while. Words are kept in books: only ever append.
 enum class Turning { never, once, often, rolled };
-const char* word(Turning turning);
+const char* enumName(Turning turning);
 inline constexpr double kOftenTurnS = 60; ///< "often" means every minute
 
 /// One stage as it is cooked: what was written, the heat of its place, and how it is turned.

@@ -76,7 +76,7 @@ Result<Outcome> solvePull(Simulation& simulation, const CookedSoFar& passed,
     double at = idea.tookS > 0 ? std::min(low + idea.tookS, high) : high;
     double beforeAt = 0, beforeMiss = 0, slope = idea.slope;
     bool known = at < high; // a pull that is too late has been seen
-    Result<Outcome> outcome = fail(Errc::notConverged, "no pull found");
+    Result<Outcome> outcome = fail(Errc::notConverged, Finding{"no_pull"});
     for (int round = 0; round < kMostPullRounds; ++round) {
         outcome = pullAt(simulation, passed, at, programme);
         if (!outcome)

@@ -252,7 +252,7 @@ Result<bool> Simulation::cookUntil(double untilS, const heat::StepObserver& stop
         return !stop_.stop_requested() && (!stop || stop(step));
     });
     if (stop_.stop_requested())
-        return fail(Errc::refused, "stopped");
+        return fail(Errc::refused, Finding{"stopped"});
     return done;
 }
 

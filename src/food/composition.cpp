@@ -53,12 +53,11 @@ Result<Composition> normalised(const Composition& composition) {
     double sum = 0;
     for (double x : fractions(composition)) {
         if (!(x >= 0))
-            return fail(Errc::invalidArgument, "a composition has a negative share");
+            return fail(Errc::invalidArgument, Finding{"negative_share"});
         sum += x;
     }
     if (std::abs(sum - 1) > 0.03)
-        return fail(Errc::invalidArgument,
-                    fmt::format("a composition adds up to {:.3f}, not to 1", sum));
+        return fail(Errc::invalidArgument, Finding{"shares_not_one", {Number{sum, 3}}});
     return Composition{composition.water / sum, composition.protein / sum,
                        composition.fat / sum,   composition.carbohydrate / sum,
                        composition.fibre / sum, composition.ash / sum};

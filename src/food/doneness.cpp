@@ -72,7 +72,7 @@ DonenessScale scaleOf(const StrictJson& row) {
 
 } // namespace
 
-const char* word(GoalMoment at) {
+const char* enumName(GoalMoment at) {
     return kReadAt[static_cast<std::size_t>(at)];
 }
 
@@ -139,10 +139,10 @@ Result<DonenessLevel> findLevel(const std::vector<DonenessScale>& scales,
         for (const DonenessLevel& level : levelsOf(scale, foodClass))
             if (level.name == levelName)
                 return level;
-        return fail(Errc::notFound, fmt::format("the {} has no level \"{}\" for {}", scale.name,
-                                                levelName, foodClass));
+        return fail(Errc::notFound,
+                    Finding{"no_such_level", {Name{scale.name}, Name{levelName}, Name{foodClass}}});
     }
-    return fail(Errc::notFound, fmt::format("no doneness scale \"{}\"", scaleId));
+    return fail(Errc::notFound, Finding{"no_such_scale", {Name{scaleId}}});
 }
 
 std::optional<std::pair<double, double>> donenessSpan(const std::vector<DonenessScale>& scales,
@@ -223,7 +223,7 @@ std::string scalesJson(const std::vector<DonenessScale>& scales) {
                     {level.name, celsius(level.lowK), celsius(level.highK)});
         out["scales"].push_back({{"id", scale.id},
                                  {"name", scale.name},
-                                 {"read_at", word(scale.readAt)},
+                                 {"read_at", enumName(scale.readAt)},
                                  {"source", scale.source},
                                  {"levels", levels}});
     }

@@ -15,7 +15,7 @@ namespace dynamet::food {
 /// When a doneness number is read: as it comes off the heat, at the peak of the rest, in the bath,
 /// or on the plate at the end of the shortest rest.
 enum class GoalMoment { pull, peak, bath, plate };
-const char* word(GoalMoment at);
+const char* enumName(GoalMoment at);
 std::optional<GoalMoment> goalMomentOf(const std::string& word);
 /// "at the pull", "at the peak after the rest"…, as a sentence says it.
 const char* phraseOf(GoalMoment at);

@@ -62,7 +62,7 @@ std::vector<Food> readFoods() {
 
 } // namespace
 
-const char* word(Form form) {
+const char* enumName(Form form) {
     return kForms[static_cast<std::size_t>(form)];
 }
 
@@ -79,14 +79,14 @@ Result<Food> findFood(const std::string& id) {
     for (const Food& food : shippedFoods())
         if (food.id == id)
             return food;
-    return fail(Errc::notFound, fmt::format("no food \"{}\"", id));
+    return fail(Errc::notFound, Finding{"no_such_food", {Name{id}}});
 }
 
 std::optional<SafeMinimum> officialMinimum(const std::string& foodClass, Form form) {
     const json& minimums = foodTable().at("minimums");
     if (!minimums.contains(foodClass))
         return std::nullopt;
-    const json& row = minimums.at(foodClass).at(word(form));
+    const json& row = minimums.at(foodClass).at(enumName(form));
     return SafeMinimum{row.at(0).get<double>() + kZeroCelsiusK, row.at(1).get<double>()};
 }
 

@@ -13,7 +13,7 @@ namespace dynamet::food {
 
 /// What was done to a piece: it decides whether bacteria are only outside.
 enum class Form { intact, bladed, rolled, minced };
-const char* word(Form form);
+const char* enumName(Form form);
 std::optional<Form> formOf(const std::string& word);
 
 /// What keeps its shape by itself and what does not: solid pieces; dough; batter in a tin; a runny

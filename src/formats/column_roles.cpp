@@ -11,7 +11,7 @@ namespace {
 std::vector<std::size_t> probesOf(const CsvDialect& dialect) {
     std::vector<std::size_t> out;
     for (std::size_t c = 0; c < dialect.columns.size(); ++c)
-        if (dialect.columns[c].use == ColumnUse::temperature)
+        if (dialect.columns[c].use == ColumnUse::readings)
             out.push_back(c);
     return out;
 }

@@ -53,7 +53,7 @@ const char* delimiterWords(char delimiter) {
 
 } // namespace
 
-const char* word(TimeStyle style) {
+const char* enumName(TimeStyle style) {
     return wordsOf(style).word;
 }
 
@@ -62,6 +62,35 @@ std::optional<TimeStyle> timeStyleOf(const std::string& word) {
         if (word == words.word)
             return words.style;
     return std::nullopt;
+}
+
+const char* logUnitSign(LogUnit unit) {
+    constexpr std::array<const char*, 7> kSigns{"°C", "°F", "K", "g", "kg", "oz", "lb"};
+    return kSigns[static_cast<std::size_t>(unit)];
+}
+
+bool isWeight(LogUnit unit) {
+    return unit >= LogUnit::gram;
+}
+
+double siOf(double recorded, LogUnit unit) {
+    constexpr double kOunce = 0.028349523125, kPound = 0.45359237;
+    switch (unit) {
+    case LogUnit::celsius:
+        return Temperature::celsius(recorded).kelvin();
+    case LogUnit::fahrenheit:
+        return Temperature::fahrenheit(recorded).kelvin();
+    case LogUnit::gram:
+        return recorded * 1e-3;
+    case LogUnit::ounce:
+        return recorded * kOunce;
+    case LogUnit::pound:
+        return recorded * kPound;
+    case LogUnit::kelvin:
+    case LogUnit::kilogram:
+        break;
+    }
+    return recorded;
 }
 
 bool CsvDialect::asks(CsvQuestion question) const {
@@ -73,10 +102,10 @@ std::string describe(const CsvDialect& dialect) {
     int probes = 0;
     bool guessed = false;
     for (const CsvColumn& column : dialect.columns)
-        if (column.use == ColumnUse::temperature) {
+        if (column.use == ColumnUse::readings) {
             ++probes;
             guessed = guessed || !column.unitWritten;
-            const std::string sign = unitSign(column.unit);
+            const std::string sign = logUnitSign(column.unit);
             if (units.find(sign) == std::string::npos)
                 units += (units.empty() ? "" : " and ") + sign;
         }
@@ -85,29 +114,37 @@ std::string describe(const CsvDialect& dialect) {
         time = fmt::format("rows {:g} s apart", dialect.stepS);
     else if (!dialect.timeWritten)
         time += " (guessed: please check)";
+    const bool weights =
+        std::any_of(dialect.columns.begin(), dialect.columns.end(), [](const CsvColumn& c) {
+            return c.use == ColumnUse::readings && isWeight(c.unit);
+        });
+    const char* what = weights       ? (probes == 1 ? "scale" : "scales")
+                       : probes == 1 ? "probe"
+                                     : "probes";
     return fmt::format("Columns split by {}, decimal {}, {}, {}; {} {} in {}{}",
                        delimiterWords(dialect.delimiter), dialect.decimalComma ? "comma" : "point",
-                       dialect.header ? "with a header" : "no header", time, probes,
-                       probes == 1 ? "probe" : "probes", units,
-                       dialect.asks(CsvQuestion::unit) ? " or °F: not known"
-                       : guessed                       ? " (guessed: please check the unit)"
-                                                       : "");
+                       dialect.header ? "with a header" : "no header", time, probes, what, units,
+                       dialect.asks(CsvQuestion::unit)
+                           ? (weights ? "? the unit is not known" : " or °F: not known")
+                       : guessed ? " (guessed: please check the unit)"
+                                 : "");
 }
 
 std::string dialectJson(const CsvDialect& dialect) {
     nlohmann::json columns = nlohmann::json::array();
     for (const CsvColumn& column : dialect.columns)
         columns.push_back({{"name", column.name},
-                           {"use", column.use == ColumnUse::time          ? "time"
-                                   : column.use == ColumnUse::temperature ? "temperature"
-                                                                          : "ignored"},
-                           {"unit", unitSign(column.unit)},
+                           {"use", column.use == ColumnUse::time       ? "time"
+                                   : column.use != ColumnUse::readings ? "ignored"
+                                   : isWeight(column.unit)             ? "weight"
+                                                                       : "temperature"},
+                           {"unit", logUnitSign(column.unit)},
                            {"unit_written", column.unitWritten}});
     return nlohmann::json{{"delimiter", std::string(1, dialect.delimiter)},
                           {"decimal_comma", dialect.decimalComma},
                           {"header", dialect.header},
                           {"first_row", dialect.firstRow},
-                          {"time", word(dialect.time)},
+                          {"time", enumName(dialect.time)},
                           {"time_written", dialect.timeWritten},
                           {"step_s", dialect.stepS},
                           {"columns", columns}}

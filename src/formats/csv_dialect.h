@@ -27,17 +27,23 @@ enum class TimeStyle {
     unixSeconds,
     unixMilliseconds
 };
-const char* word(TimeStyle style);
+const char* enumName(TimeStyle style);
 /// nullopt for a word that is no style.
 std::optional<TimeStyle> timeStyleOf(const std::string& word);
 
+/// What readings are written in.
+enum class LogUnit { celsius, fahrenheit, kelvin, gram, kilogram, ounce, pound };
+const char* logUnitSign(LogUnit unit); ///< "°C", "kg"…
+bool isWeight(LogUnit unit);
+double siOf(double recorded, LogUnit unit); ///< K or kg
+
 /// What a column holds.
-enum class ColumnUse { time, date, unit, temperature, ignored };
+enum class ColumnUse { time, date, unit, readings, ignored };
 
 struct CsvColumn {
     std::string name;
     ColumnUse use = ColumnUse::ignored;
-    TemperatureUnit unit = TemperatureUnit::celsius;
+    LogUnit unit = LogUnit::celsius;
     bool unitWritten = false; ///< the file says so; otherwise it is a guess to be confirmed
     std::string role;    ///< what its name says it is in: "air", "block", "room"…; may be empty
     std::string notUsed; ///< why a column of numbers is no probe: "set-point", "counter"…
@@ -49,7 +55,7 @@ enum class CsvQuestion {
     interval,       ///< it has no times: how far are its rows apart?
     minutesOrHours, ///< "0:05": five seconds or five minutes?
     dayOrMonth,     ///< "03/04/2026": only the date of the test hangs on it
-    unit            ///< readings that are plausible in °C and in °F
+    unit            ///< readings that are plausible in °C and in °F, or weights without one
 };
 
 /// How a log is written: recognised, shown, confirmed, kept with the readings.
@@ -72,7 +78,8 @@ struct CsvDialect {
 struct CsvAnswers {
     std::optional<double> intervalS;
     std::optional<TimeStyle> time;
-    std::optional<TemperatureUnit> unit; ///< of every column that names none
+    std::optional<LogUnit> unit; ///< of every column that names none
+    bool weights = false;        ///< the log of a scale is wanted, not temperatures
 };
 
 /// One sentence a cook can check: "Semicolons, decimal comma, clock time, 2 probes in °C".

@@ -136,16 +136,23 @@ std::string placeIn(const std::vector<std::string>& tokens) {
     return has(tokens, {"door", "tür", "porte"}) ? "door" : "";
 }
 
-std::optional<TemperatureUnit> temperatureIn(const std::string& low,
-                                             const std::vector<std::string>& tokens) {
+std::optional<LogUnit> unitIn(const std::string& low, const std::vector<std::string>& tokens) {
     if (low.find("℉") != std::string::npos ||
         has(tokens, {"fahrenheit", "degf", "f", "°f", "ºf", "tempf"}))
-        return TemperatureUnit::fahrenheit;
+        return LogUnit::fahrenheit;
     if (low.find("℃") != std::string::npos ||
         has(tokens, {"celsius", "degc", "c", "°c", "ºc", "tempc"}))
-        return TemperatureUnit::celsius;
+        return LogUnit::celsius;
     if (has(tokens, {"kelvin", "degk", "k", "°k"}))
-        return TemperatureUnit::kelvin;
+        return LogUnit::kelvin;
+    if (has(tokens, {"kg", "kilogram", "kilograms", "kilo"}))
+        return LogUnit::kilogram;
+    if (has(tokens, {"g", "gr", "gram", "grams", "gramm", "grammes"}))
+        return LogUnit::gram;
+    if (has(tokens, {"oz", "ounce", "ounces"}))
+        return LogUnit::ounce;
+    if (has(tokens, {"lb", "lbs", "pound", "pounds"}))
+        return LogUnit::pound;
     return std::nullopt;
 }
 
@@ -182,10 +189,13 @@ NameMeaning meaningOf(std::string_view name) {
     const std::string low = lowered(name);
     const std::vector<std::string> tokens = tokensOf(name);
     readTime(low, tokens, out);
-    out.unit = has(tokens, {"unit", "units", "einheit", "unité", "scale"});
+    out.unit = has(tokens, {"unit", "units", "einheit", "unité"}) || low == "scale";
     if (out.time || out.date || out.unit)
         return out;
-    out.temperature = temperatureIn(low, tokens);
+    out.written = unitIn(low, tokens);
+    out.weight = has(tokens, {"weight", "gewicht", "mass", "masse", "poids", "peso", "scale",
+                              "waage", "balance", "bilancia"}) ||
+                 (out.written && isWeight(*out.written));
     out.notUsed = low == "#" ? "counter" : meaningIn(notProbes(), tokens);
     if (out.notUsed == "counter" && tokens.size() > 1) // "Probe no. 1" is a probe
         out.notUsed.clear();
@@ -196,13 +206,17 @@ NameMeaning meaningOf(std::string_view name) {
     return out;
 }
 
-std::optional<TemperatureUnit> unitWord(std::string_view field) {
+std::optional<LogUnit> unitWord(std::string_view field) {
     const std::string low = lowered(field);
     if (low == "f" || low == "°f" || low == "℉" || low == "degf" || low == "fahrenheit")
-        return TemperatureUnit::fahrenheit;
+        return LogUnit::fahrenheit;
     if (low == "c" || low == "°c" || low == "℃" || low == "degc" || low == "celsius")
-        return TemperatureUnit::celsius;
-    return low == "k" || low == "kelvin" ? std::optional(TemperatureUnit::kelvin) : std::nullopt;
+        return LogUnit::celsius;
+    if (low == "g" || low == "kg")
+        return low == "g" ? LogUnit::gram : LogUnit::kilogram;
+    if (low == "oz" || low == "lb")
+        return low == "oz" ? LogUnit::ounce : LogUnit::pound;
+    return low == "k" || low == "kelvin" ? std::optional(LogUnit::kelvin) : std::nullopt;
 }
 
 } // namespace dynamet::formats

@@ -3,6 +3,8 @@
 
 #pragma once
 
+#include "formats/csv_dialect.h"
+
 #include "quantity/print.h"
 
 #include <optional>
@@ -19,11 +21,12 @@ struct NameMeaning {
     bool hourClock = false;          ///< "hh:mm"
     std::string notUsed; ///< "set-point", "counter", "humidity"…; empty: a probe may be
     std::string role;    ///< what the probe is in: "air", "block", "front left", "room"…
-    std::optional<TemperatureUnit> temperature;
+    std::optional<LogUnit> written; ///< the unit that stands in it
+    bool weight = false;            ///< a scale's
 };
 NameMeaning meaningOf(std::string_view name);
 
-/// The unit of a field in a column of units: "C", "°F", "K".
-std::optional<TemperatureUnit> unitWord(std::string_view field);
+/// The unit of a field in a column of units: "C", "°F", "K", "g".
+std::optional<LogUnit> unitWord(std::string_view field);
 
 } // namespace dynamet::formats

@@ -48,7 +48,7 @@ struct Reader {
                 dateColumn = c;
             if (d.columns[c].use == ColumnUse::unit)
                 unitColumn = c;
-            if (d.columns[c].use == ColumnUse::temperature) {
+            if (d.columns[c].use == ColumnUse::readings) {
                 channelColumns.push_back(c);
                 out.channels.push_back({d.columns[c].name, d.columns[c].unit, {}, 0});
             }
@@ -61,12 +61,12 @@ struct Reader {
         if (!dialect.header || fields.size() != dialect.columns.size())
             return {};
         for (std::size_t i = 0; i < channelColumns.size(); ++i) {
-            const auto said = meaningOf(unquoted(fields[channelColumns[i]])).temperature;
+            const auto said = meaningOf(unquoted(fields[channelColumns[i]])).written;
             const CsvColumn& column = dialect.columns[channelColumns[i]];
             if (said && column.unitWritten && *said != column.unit)
                 return fail(Errc::parse,
                             fmt::format("from here on {} is in {}: cut the log in two",
-                                        quoted(fields[channelColumns[i]]), unitSign(*said)),
+                                        quoted(fields[channelColumns[i]]), logUnitSign(*said)),
                             number);
         }
         return {};
@@ -77,10 +77,10 @@ struct Reader {
             return {};
         const auto said = unitWord(unquoted(fields[*unitColumn]));
         if (said && *said != dialect.columns[channelColumns.front()].unit)
-            return fail(
-                Errc::parse,
-                fmt::format("from here on readings are in {}: cut the log in two", unitSign(*said)),
-                number);
+            return fail(Errc::parse,
+                        fmt::format("from here on readings are in {}: cut the log in two",
+                                    logUnitSign(*said)),
+                        number);
         return {};
     }
 
@@ -154,7 +154,7 @@ int countGaps(const std::vector<double>& t) {
 Result<ParsedLog> parseCsv(std::string_view text, const CsvDialect& dialect) {
     Reader reader(dialect);
     if (reader.channelColumns.empty())
-        return fail(Errc::invalidArgument, "no column is chosen as a temperature");
+        return fail(Errc::invalidArgument, "no column is chosen as readings");
     if (dialect.time == TimeStyle::none && !(dialect.stepS > 0))
         return fail(Errc::invalidArgument,
                     "the log has no times: say how far apart its readings are");
@@ -204,24 +204,13 @@ Result<ParsedLog> parseCsv(std::string_view text, const CsvDialect& dialect) {
     return std::move(reader.out);
 }
 
-Series kelvinSeries(const ParsedLog& log, std::size_t channel) {
+Series siSeries(const ParsedLog& log, std::size_t channel) {
     Series out;
     out.timeS = log.timeS;
     const LoggedChannel& c = log.channels[channel];
     out.value.reserve(c.asRecorded.size());
-    for (double v : c.asRecorded) {
-        switch (c.unit) {
-        case TemperatureUnit::celsius:
-            out.value.push_back(Temperature::celsius(v).kelvin());
-            break;
-        case TemperatureUnit::fahrenheit:
-            out.value.push_back(Temperature::fahrenheit(v).kelvin());
-            break;
-        case TemperatureUnit::kelvin:
-            out.value.push_back(v);
-            break;
-        }
-    }
+    for (double v : c.asRecorded)
+        out.value.push_back(siOf(v, c.unit));
     return out;
 }
 

@@ -15,7 +15,7 @@ namespace dynamet::formats {
 /// One column of readings as recorded: in the file's own unit, NaN = missing.
 struct LoggedChannel {
     std::string name;
-    TemperatureUnit unit = TemperatureUnit::celsius;
+    LogUnit unit = LogUnit::celsius;
     std::vector<double> asRecorded;
     double resolution = 0; ///< smallest decimal step seen in the file; 0 = none (off-grid)
 };
@@ -34,7 +34,7 @@ struct ParsedLog {
 /// Clock times may run over midnight; any other step back in time is an error.
 Result<ParsedLog> parseCsv(std::string_view text, const CsvDialect& dialect);
 
-/// A channel in kelvin.
-Series kelvinSeries(const ParsedLog& log, std::size_t channel);
+/// A channel in kelvin or kilograms.
+Series siSeries(const ParsedLog& log, std::size_t channel);
 
 } // namespace dynamet::formats

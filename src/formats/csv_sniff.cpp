@@ -181,7 +181,7 @@ struct Sniffer {
     const CsvAnswers& answers;
     CsvDialect out = {};
     std::optional<std::size_t> unitColumn = {}; ///< a column of units
-    std::optional<TemperatureUnit> unitOfColumn = {};
+    std::optional<LogUnit> unitOfColumn = {};
     bool timeFound = false;
 
     NameMeaning nameOf(std::size_t column) const {
@@ -192,7 +192,7 @@ struct Sniffer {
             table.header.empty() ? std::string_view{} : unquoted(table.header[column]);
         const bool bareLetter = raw.size() > 2 && raw[raw.size() - 2] == ' ';
         if (bareLetter && lettersAreNames(table.header))
-            name.temperature.reset();
+            name.written.reset();
         return name;
     }
 
@@ -231,13 +231,27 @@ struct Sniffer {
                         fmt::format("the time \"{}\" is not understood",
                                     std::string(unquoted(table.rows.front()[c]).substr(0, 40))),
                         out.firstRow + (out.header ? 1 : 0));
-        } else if (!name.notUsed.empty()) {
+        } else if (answers.weights != isScale(name, c)) {
+            column.notUsed = answers.weights ? "temperature" : "power or weight";
+        } else if (!answers.weights && !name.notUsed.empty()) {
             column.notUsed = name.notUsed;
         } else if (mostlyNumbers(table.rows, c, table.decimalComma)) {
             addProbe(column, name, c);
         }
         out.columns.push_back(column);
         return {};
+    }
+
+    /// A column of weights says so, or stands alone where a scale's log is wanted.
+    bool isScale(const NameMeaning& name, std::size_t c) const {
+        if (name.weight)
+            return !(unitOfColumn && !isWeight(*unitOfColumn));
+        if (!answers.weights || name.written || !name.notUsed.empty() || !name.role.empty())
+            return unitOfColumn && isWeight(*unitOfColumn);
+        const std::size_t numbers = static_cast<std::size_t>(std::count_if(
+            table.rows.front().begin(), table.rows.front().end(),
+            [&](std::string_view f) { return readDecimal(f, table.decimalComma).has_value(); }));
+        return numbers <= 2 && c > 0;
     }
 
     void takeTime(const TimeFound& found) {
@@ -270,13 +284,14 @@ struct Sniffer {
             column.notUsed = "counter";
             return;
         }
-        column.use = ColumnUse::temperature;
+        column.use = ColumnUse::readings;
         column.role = name.role;
-        const auto said = name.temperature ? name.temperature : unitOfColumn;
+        const auto said = name.written ? name.written : unitOfColumn;
         column.unitWritten = said.has_value();
-        column.unit = said.value_or(answers.unit.value_or(TemperatureUnit::celsius));
-        if (!said && !answers.unit && !plainlyCelsius(table.rows, c, table.decimalComma) &&
-            !out.asks(CsvQuestion::unit))
+        column.unit = said.value_or(
+            answers.unit.value_or(answers.weights ? LogUnit::gram : LogUnit::celsius));
+        const bool plain = !answers.weights && plainlyCelsius(table.rows, c, table.decimalComma);
+        if (!said && !answers.unit && !plain && !out.asks(CsvQuestion::unit))
             out.questions.push_back(CsvQuestion::unit);
     }
 };
@@ -304,7 +319,7 @@ Result<CsvDialect> sniffCsv(std::string_view text, const CsvAnswers& answers) {
             out.questions.push_back(CsvQuestion::interval);
     }
     if (std::none_of(out.columns.begin(), out.columns.end(),
-                     [](const CsvColumn& c) { return c.use == ColumnUse::temperature; }))
+                     [](const CsvColumn& c) { return c.use == ColumnUse::readings; }))
         return fail(Errc::parse, "no column of readings found beside the time", out.firstRow);
     return std::move(out);
 }

@@ -13,7 +13,7 @@
 namespace dynamet::formats {
 namespace {
 
-constexpr std::size_t kLinesLooked = 200;
+constexpr std::size_t kLinesLooked = 200, kLongestLine = 65536;
 
 struct Line {
     int number = 0;
@@ -161,6 +161,12 @@ Result<FirstRows> firstRowsOf(std::string_view text) {
     const std::vector<Line> lines = firstLines(text);
     if (lines.empty())
         return fail(Errc::parse, "the file is empty", 1);
+    for (const Line& line : lines)
+        if (line.text.size() > kLongestLine)
+            return fail(Errc::parse,
+                        fmt::format("this line is {} kB long: that is no log of rows",
+                                    line.text.size() / 1000),
+                        line.number);
     const Split split = bestSplit(lines);
     FirstRows out;
     out.delimiter = split.delimiter;

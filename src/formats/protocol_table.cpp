@@ -33,12 +33,13 @@ nlohmann::json protocolJson(const rating::Protocol& protocol) {
     nlohmann::json out{{"id", protocol.id},
                        {"title", protocol.title},
                        {"from_log", protocol.fromLog},
+                       {"also_log", protocol.alsoLog},
                        {"roles", protocol.roles},
                        {"values", nlohmann::json::array()}};
     for (const rating::ValueSpec& spec : protocol.values) {
         nlohmann::json value{{"name", spec.name},
                              {"label", spec.label},
-                             {"kind", word(spec.kind)},
+                             {"kind", enumName(spec.kind)},
                              {"required", spec.required}};
         if (spec.kind == rating::ValueKind::choice) {
             value["choices"] = wordsOf(spec);
@@ -64,7 +65,10 @@ std::string protocolMarkdown() {
                              : spec.required ? "**" + spec.name + "**"
                                              : spec.name);
         out += fmt::format("| {} | {}{} | {} |\n", protocol.id, fmt::join(protocol.roles, ", "),
-                           protocol.fromLog || protocol.roles.empty() ? "" : " (typed)",
+                           protocol.fromLog || protocol.roles.empty() ? ""
+                           : protocol.logsWeight                      ? " (a scale's log)"
+                           : protocol.alsoLog                         ? " (typed, or a log)"
+                                                                      : " (typed)",
                            fmt::join(values, ", "));
     }
     return out;

@@ -26,7 +26,7 @@ json reductionJson(const rating::Reduction& reduction) {
                               {"u_type_a", q.uTypeA},
                               {"u_type_b", q.uTypeB},
                               {"dof", q.dof},
-                              {"bound", word(q.bound)}});
+                              {"bound", enumName(q.bound)}});
     for (const Finding& w : reduction.warnings)
         warnings.push_back({{"code", w.code}, {"text", words::say(w, {})}});
     const std::size_t n = reduction.quantities.size();
@@ -80,14 +80,15 @@ json outcomeJson(const cook::Outcome& o) {
 json fieldJson(const kitchen::HeatField& field) {
     json numbers = json::array(), covariances = json::array();
     for (const kitchen::FieldNumber& n : field.numbers)
-        numbers.push_back({{"name", word(n.key)},
+        numbers.push_back({{"name", keyName(n.key)},
                            {"value", n.value},
                            {"u", n.u},
-                           {"provenance", word(n.provenance)},
+                           {"provenance", enumName(n.provenance)},
                            {"reduction", n.reductionId},
                            {"from", n.from}});
     for (const auto& c : field.covariances)
-        covariances.push_back({{"a", word(c.a)}, {"b", word(c.b)}, {"covariance", c.covariance}});
+        covariances.push_back(
+            {{"a", keyName(c.a)}, {"b", keyName(c.b)}, {"covariance", c.covariance}});
     return {{"numbers", numbers}, {"covariances", covariances}};
 }
 
@@ -101,7 +102,7 @@ json rowJson(const translate::Row& row, const kitchen::Kitchen& kitchen) {
         return out;
     }
     out["setting"] = appliance ? settingText(appliance->controls, row.instruction.setting) : "";
-    out["turning"] = word(row.instruction.turning);
+    out["turning"] = enumName(row.instruction.turning);
     if (row.instruction.lidOpen)
         out["lid_open"] = true;
     out["pull_C"] = row.instruction.pullK - kZeroCelsiusK;

@@ -22,6 +22,8 @@ Error systemError(const std::string& path) {
             fmt::format("{}: {}", path, std::strerror(errno))};
 }
 
+constexpr off_t kLargest = 1'000'000'000;
+
 struct Closer {
     void operator()(std::FILE* file) const { std::fclose(file); }
 };
@@ -36,6 +38,9 @@ Result<std::string> readTextFile(const std::string& path) {
         return fail(Errc::invalidArgument,
                     fmt::format("{} is {}, not a file", path,
                                 S_ISDIR(what.st_mode) ? "a folder" : "a pipe or a device"));
+    if (what.st_size > kLargest)
+        return fail(Errc::invalidArgument, fmt::format("{} is larger than {} MB: cut it into days",
+                                                       path, kLargest / 1'000'000));
     const std::unique_ptr<std::FILE, Closer> file(std::fopen(path.c_str(), "rb"));
     if (!file)
         return tl::unexpected(systemError(path));

@@ -64,11 +64,11 @@ bool sensible(double metres) {
 
 } // namespace
 
-const char* word(Shape shape) {
+const char* enumName(Shape shape) {
     return kShapes[static_cast<std::size_t>(shape)];
 }
 
-const char* word(Bone bone) {
+const char* enumName(Bone bone) {
     return kBones[static_cast<std::size_t>(bone)];
 }
 

@@ -14,7 +14,7 @@ namespace dynamet::heat {
 /// One dimension: slab, long cylinder, sphere. Cross-section: a long block (thickness × width) and
 /// a cylinder with flat ends. Words are kept in books: only ever append.
 enum class Shape { slab, cylinder, sphere, block, finiteCylinder };
-const char* word(Shape shape);
+const char* enumName(Shape shape);
 /// notFound for a word that is no shape.
 Result<Shape> shapeOf(const std::string& word);
 /// Has a lower and an upper face that a cook can turn.
@@ -28,7 +28,7 @@ inline bool isCrossSection(Shape shape) {
 /// A face covered by bone lets no heat or water through: the food's first face, or one of a
 /// block's two sides.
 enum class Bone { none, firstFace, oneSide };
-const char* word(Bone bone);
+const char* enumName(Bone bone);
 std::optional<Bone> boneOf(const std::string& word);
 
 /// A piece of food. `thicknessM` is the diameter of a cylinder or sphere, the height of the others;

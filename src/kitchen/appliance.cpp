@@ -44,7 +44,7 @@ const KindRow& row(ApplianceKind kind) {
 
 } // namespace
 
-const char* word(ApplianceKind kind) {
+const char* enumName(ApplianceKind kind) {
     return row(kind).word;
 }
 const char* kindName(ApplianceKind kind) {

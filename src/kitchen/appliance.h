@@ -34,7 +34,7 @@ enum class ApplianceKind {
     waterBath,
     deepFryer
 };
-const char* word(ApplianceKind kind);
+const char* enumName(ApplianceKind kind);
 std::optional<ApplianceKind> applianceKind(const std::string& word);
 /// "Still oven": how a cook names the kind.
 const char* kindName(ApplianceKind kind);

@@ -34,7 +34,7 @@ std::optional<double> celsiusAt(const json& row, const char* key) {
 VesselKind vesselKind(const std::string& text) {
     for (const VesselKind kind : {VesselKind::pot, VesselKind::pan, VesselKind::tray,
                                   VesselKind::rack, VesselKind::lid, VesselKind::basket})
-        if (text == word(kind))
+        if (text == enumName(kind))
             return kind;
     return VesselKind::pan;
 }

@@ -83,6 +83,17 @@ std::string dialText(const Control& control, double value) {
     return whole > 0 ? fmt::format("gas {}{}", whole, fraction) : "gas " + fraction;
 }
 
+std::optional<std::string> nearestGasMark(const Control& control, Temperature temperature) {
+    constexpr double kHalfMarkK = 10;
+    const Control gas = markedIn(control, "gas");
+    if (control.unit == "gas" || control.kind != ControlKind::thermostat)
+        return {};
+    const double mark = dialValue(gas, temperature);
+    if (std::abs((dialTemperature(gas, mark) - temperature).kelvin()) > kHalfMarkK)
+        return {};
+    return dialText(gas, mark);
+}
+
 Result<double> parseDial(const Control& control, const std::string& typed) {
     if (trimmed(typed).empty())
         return fail(Errc::parse,

@@ -19,6 +19,9 @@ double dialValue(const Control& control, Temperature temperature);
 /// "350 °F", "gas ½", "1200 W", "120 mm": as the dial has it.
 std::string dialText(const Control& control, double value);
 
+/// "gas 4" for a temperature within half a mark of one, on a dial that is not marked so itself.
+std::optional<std::string> nearestGasMark(const Control& control, Temperature temperature);
+
 /// Reads what a cook typed for a numeric control. A bare number is in the dial's own unit; "180 C"
 /// on a dial in °F, or "gas 4", is converted and put on the nearest step. Anything between two
 /// steps is taken as typed: dials are turned, not clicked. invalidArgument says what the dial has.

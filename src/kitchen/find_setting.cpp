@@ -21,14 +21,13 @@ double chance(const Representative& shown, const WantedZone& zone) {
 
 Result<void> checkWish(const Appliance& appliance, const WantedHeat& wanted) {
     if (wanted.zones.empty())
-        return fail(Errc::invalidArgument, "say which zone should be how hot");
+        return fail(Errc::invalidArgument, Finding{"no_zone_wished"});
     for (const WantedZone& zone : wanted.zones) {
         if (!findZone(appliance, zone.zone))
             return fail(Errc::notFound,
-                        fmt::format("{} has no zone \"{}\"", appliance.name, zone.zone));
+                        Finding{"no_such_zone", {Name{appliance.name}, Name{zone.zone}}});
         if (zone.lowK >= zone.highK)
-            return fail(Errc::invalidArgument,
-                        "the lower temperature must be below the higher one");
+            return fail(Errc::invalidArgument, Finding{"window_upside_down"});
     }
     return {};
 }

@@ -34,7 +34,7 @@ constexpr std::array<const char*, 18> kTerms{"air_K",
 
 } // namespace
 
-const char* word(Provenance provenance) {
+const char* enumName(Provenance provenance) {
     switch (provenance) {
     case Provenance::measured:
         return "measured";
@@ -46,7 +46,7 @@ const char* word(Provenance provenance) {
     return "assumed";
 }
 
-std::string word(const FieldKey& key) {
+std::string keyName(const FieldKey& key) {
     return std::string(kFaces[static_cast<std::size_t>(key.face)]) + "." +
            kTerms[static_cast<std::size_t>(key.term)];
 }
@@ -55,7 +55,7 @@ std::optional<FieldKey> fieldKey(const std::string& text) {
     for (std::size_t f = 0; f < kFaces.size(); ++f)
         for (std::size_t t = 0; t < kTerms.size(); ++t) {
             const FieldKey key{static_cast<Face>(f), static_cast<Term>(t)};
-            if (word(key) == text)
+            if (keyName(key) == text)
                 return key;
         }
     return std::nullopt;

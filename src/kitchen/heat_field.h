@@ -12,7 +12,7 @@ namespace dynamet::kitchen {
 
 /// Where a number comes from; per number, never per field.
 enum class Provenance { measured, interpolated, assumed };
-const char* word(Provenance provenance);
+const char* enumName(Provenance provenance);
 
 /// Faces are the appliance's. `all` holds for every face that has no number of its own.
 enum class Face { all, top, bottom, side };
@@ -47,7 +47,7 @@ struct FieldKey {
     friend auto operator<=>(const FieldKey&, const FieldKey&) = default;
 };
 /// "all.air_K", "bottom.plate_flux_W_m2": stable words for books and JSON.
-std::string word(const FieldKey& key);
+std::string keyName(const FieldKey& key);
 std::optional<FieldKey> fieldKey(const std::string& word);
 /// Differences of temperatures are linear, everything else is spread in its logarithm.
 bool isTemperature(Term term);

@@ -39,8 +39,7 @@ double signal(double kelvin, double emissivity, double backgroundK, const Infrar
 Result<double> temperatureFor(double wanted, const InfraredView& v) {
     const auto off = [&](double k) { return bandRadiance(k, v.bandLowUm, v.bandHighUm) - wanted; };
     if (wanted <= 0 || off(kColdestK) > 0 || off(kHottestK) < 0)
-        return fail(Errc::refused, "the reading is less than the background alone would give: "
-                                   "check emissivity and background");
+        return fail(Errc::refused, Finding{"infrared_below_background"});
     return solveBracketed(off, kColdestK, kHottestK, 1e-6);
 }
 
@@ -60,10 +59,7 @@ double shownByInfrared(double surfaceK, const InfraredView& v) {
 
 Result<double> surfaceFromInfrared(double shownK, const InfraredView& v) {
     if (v.surfaceEmissivity < kLeastEmissivity)
-        return fail(Errc::refused,
-                    fmt::format("an emissivity of {:.2f} mirrors more than it shows: paint or tape "
-                                "a spot and read that",
-                                v.surfaceEmissivity));
+        return fail(Errc::refused, Finding{"mirror", {Number{v.surfaceEmissivity, 2}}});
     const double got = signal(shownK, v.gunEmissivity, v.backgroundK, v);
     const double mirrored =
         (1 - v.surfaceEmissivity) * bandRadiance(v.backgroundK, v.bandLowUm, v.bandHighUm);

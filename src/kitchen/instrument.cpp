@@ -9,7 +9,7 @@
 
 namespace dynamet::kitchen {
 
-const char* word(InstrumentKind kind) {
+const char* enumName(InstrumentKind kind) {
     switch (kind) {
     case InstrumentKind::probe:
         return "probe";

@@ -12,7 +12,7 @@
 namespace dynamet::kitchen {
 
 enum class InstrumentKind { probe, infrared, builtInDial, scale, energyMeter, gasMeter, clock };
-const char* word(InstrumentKind kind);
+const char* enumName(InstrumentKind kind);
 
 /// A correction that holds from a date on: reading × gain + offset is the best estimate.
 struct Calibration {

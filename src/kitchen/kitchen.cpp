@@ -35,7 +35,7 @@ Result<Appliance> applianceNamed(const Kitchen& kitchen, const std::string& name
             return appliance;
         known += (known.empty() ? "" : ", ") + appliance.name;
     }
-    return fail(Errc::notFound, fmt::format("no appliance \"{}\"; the book has {}", name, known));
+    return fail(Errc::notFound, Finding{"no_such_appliance", {Name{name}, Name{known}}});
 }
 
 Place placeOf(const Kitchen& kitchen, const Appliance& appliance, const std::string& zone,
@@ -57,7 +57,7 @@ Result<HeatField> fieldAt(const Kitchen& kitchen, const std::string& applianceId
                           const std::string& vesselId, const std::string& insertId) {
     const Appliance* appliance = findAppliance(kitchen, applianceId);
     if (!appliance)
-        return fail(Errc::notFound, "the appliance is no longer in the book");
+        return fail(Errc::notFound, Finding{"appliance_gone"});
     const auto rated = kitchen.rated.find(applianceId);
     const std::span<const RatedNumber> numbers =
         rated == kitchen.rated.end() ? std::span<const RatedNumber>{} : rated->second;

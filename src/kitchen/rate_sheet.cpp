@@ -91,7 +91,7 @@ std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const R
 }
 
 std::string sheetLabel(const Appliance& appliance, const Setting& setting,
-                       std::optional<TemperatureUnit> reader) {
+                       std::optional<Units> reader) {
     std::vector<Control> shown;
     std::vector<ControlValue> values;
     for (std::size_t i = 0; i < appliance.controls.size(); ++i)
@@ -110,7 +110,7 @@ SheetCell cellOf(const Appliance& appliance, const Setting& setting, const Place
     SheetCell cell;
     const auto field = ratedField(appliance, setting, place, numbers);
     if (!field) {
-        cell.why = field.error().message;
+        cell.why = field.error();
         return cell;
     }
     cell.shown = representative(*field, place.site.ambient.kelvin());

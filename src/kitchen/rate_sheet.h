@@ -12,7 +12,7 @@ namespace dynamet::kitchen {
 struct SheetCell {
     std::optional<Representative> shown; ///< the one temperature it is shown by, K
     std::optional<FieldNumber> power;    ///< hobs: into the vessel, W; it leads
-    std::string why;
+    std::optional<Error> why;
     std::string reductionId;     ///< of the leading measured number, else empty
     std::int64_t measuredMs = 0; ///< of that number; 0 = nothing was measured here
 };
@@ -34,7 +34,7 @@ std::vector<Setting> sheetSettings(const Appliance& appliance, std::span<const R
                                    std::span<const Setting> also = {}, int places = 8);
 /// A setting as the sheet's row names it: without the preheat and the lid.
 std::string sheetLabel(const Appliance& appliance, const Setting& setting,
-                       std::optional<TemperatureUnit> reader = {});
+                       std::optional<Units> reader = {});
 /// The setting of the sheet's row that a setting belongs to: its preheat at the usual place.
 Setting sheetRowOf(const Appliance& appliance, const Setting& setting);
 
@@ -44,7 +44,7 @@ Setting sheetRowOf(const Appliance& appliance, const Setting& setting);
 struct SheetWith {
     std::string vesselId = {}, insertId = {};
     std::vector<Setting> also = {};
-    std::optional<TemperatureUnit> reader = {};
+    std::optional<Units> reader = {};
 };
 /// "1.41 ± 0.10 kW".
 std::string powerWords(const FieldNumber& power);

@@ -10,6 +10,7 @@
 #include <charconv>
 #include <cmath>
 #include <fmt/format.h>
+#include <fmt/ranges.h>
 
 namespace dynamet::kitchen {
 namespace {
@@ -208,7 +209,7 @@ Result<void> checkControl(const Control& control) {
     return {};
 }
 
-const char* word(ControlKind kind) {
+const char* enumName(ControlKind kind) {
     for (const KindWord& k : kKinds)
         if (k.kind == kind)
             return k.word;
@@ -269,23 +270,26 @@ Result<Setting> parseSetting(const std::vector<Control>& controls, const std::st
 namespace {
 
 /// A number on its dial, for a reader of another unit too.
-std::string numberLabel(const Control& control, double value,
-                        std::optional<TemperatureUnit> reader) {
+std::string numberLabel(const Control& control, double value, std::optional<Units> reader) {
     if (!reader || !isTemperatureDial(control))
         return dialText(control, value);
-    const std::string inTheirs = printTemperature(dialTemperature(control, value), *reader);
-    const bool same = control.unit == (*reader == TemperatureUnit::fahrenheit ? "F" : "C");
-    if (same || control.unit == "gas")
-        return dialText(control, value);
-    return control.kind == ControlKind::preheat
-               ? inTheirs
-               : fmt::format("{} ({})", dialText(control, value), inTheirs);
+    const Temperature heat = dialTemperature(control, value);
+    const std::string inTheirs = printTemperature(heat, reader->temperature());
+    if (control.kind == ControlKind::preheat)
+        return inTheirs;
+    std::vector<std::string> aside;
+    if (control.unit != (reader->fahrenheit ? "F" : "C"))
+        aside.push_back(inTheirs);
+    if (const auto mark = nearestGasMark(control, heat); reader->gasMarks && mark)
+        aside.push_back(*mark);
+    return dialText(control, value) +
+           (aside.empty() ? "" : fmt::format(" ({})", fmt::join(aside, ", ")));
 }
 
 } // namespace
 
 std::string settingLabel(const std::vector<Control>& controls, const Setting& setting,
-                         std::optional<TemperatureUnit> reader) {
+                         std::optional<Units> reader) {
     std::string out;
     for (std::size_t i = 0; i < std::min(controls.size(), setting.values.size()); ++i) {
         const Control& control = controls[i];

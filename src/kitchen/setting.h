@@ -28,7 +28,7 @@ enum class ControlKind {
     lid,
     preheat
 };
-const char* word(ControlKind kind);
+const char* enumName(ControlKind kind);
 std::optional<ControlKind> controlKind(const std::string& word);
 
 /// A position that a control can have, with a number where it stands for one (a level's share of
@@ -80,9 +80,10 @@ std::string settingText(const std::vector<Control>& controls, const Setting& set
 /// The way back; parse or invalidArgument names the control and what it can be.
 Result<Setting> parseSetting(const std::vector<Control>& controls, const std::string& text);
 /// What the cook reads: "180 °C, fan on", "level 5", "gas ½". With the reader's unit a dial that is
-/// marked in another one is translated behind it, "350 °F (177 °C)", and a pan's preheat is in it.
+/// marked in another one is translated behind it, "350 °F (177 °C, gas 4)", and a pan's preheat is
+/// in it.
 std::string settingLabel(const std::vector<Control>& controls, const Setting& setting,
-                         std::optional<TemperatureUnit> reader = {});
+                         std::optional<Units> reader = {});
 
 /// Where a numeric control is tried: at even places, or at round numbers as a cook turns to.
 enum class Places { even, round };

@@ -133,13 +133,14 @@ void addHob(HeatField& field, const Appliance& a, const Setting& s, const Typica
 Result<void> checkFits(const Appliance& a, const Setting& s, const Place& place) {
     if (s.values.size() != a.controls.size())
         return fail(Errc::invalidArgument,
-                    fmt::format("{}: the setting has {} values for {} controls", a.name,
-                                s.values.size(), a.controls.size()));
+                    Finding{"setting_size",
+                            {Name{a.name}, Number{static_cast<double>(s.values.size())},
+                             Number{static_cast<double>(a.controls.size())}}});
     if (!findZone(a, place.zone))
         return fail(Errc::invalidArgument,
-                    fmt::format("{} has no zone \"{}\"", a.name, place.zone));
+                    Finding{"no_such_zone", {Name{a.name}, Name{place.zone}}});
     if (isHob(a.kind) && !place.vessel)
-        return fail(Errc::invalidArgument, fmt::format("{} needs a vessel", a.name));
+        return fail(Errc::invalidArgument, Finding{"needs_vessel", {Name{a.name}}});
     return {};
 }
 

@@ -137,7 +137,7 @@ std::map<ApplianceKind, TypicalKind> readAll() {
     const json table = json::parse(data::typical_fields);
     std::map<ApplianceKind, TypicalKind> out;
     for (const ApplianceKind kind : allKinds())
-        out[kind] = kindOf(filled(table.at("kinds"), word(kind)));
+        out[kind] = kindOf(filled(table.at("kinds"), enumName(kind)));
     return out;
 }
 

@@ -7,7 +7,7 @@
 
 namespace dynamet::kitchen {
 
-const char* word(VesselKind kind) {
+const char* enumName(VesselKind kind) {
     switch (kind) {
     case VesselKind::pot:
         return "pot";
@@ -27,7 +27,7 @@ const char* word(VesselKind kind) {
     return "pan";
 }
 
-const char* word(InsertKind kind) {
+const char* enumName(InsertKind kind) {
     switch (kind) {
     case InsertKind::none:
         return "none";

@@ -9,7 +9,7 @@
 namespace dynamet::kitchen {
 
 enum class VesselKind { pot, pan, tray, rack, lid, basket, board };
-const char* word(VesselKind kind);
+const char* enumName(VesselKind kind);
 
 /// What holds the food. SI; part of the test, the field and the recipe.
 struct Vessel {
@@ -31,7 +31,7 @@ double baseAreaM2(const Vessel& vessel);
 double heatCapacityPerArea(const Vessel& vessel);
 
 enum class InsertKind { none, plate, raisedGrate, deflector, waterTrough, stone };
-const char* word(InsertKind kind);
+const char* enumName(InsertKind kind);
 
 /// A part that is put in or taken out and makes a different heat of it.
 struct Insert {

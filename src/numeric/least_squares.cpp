@@ -38,13 +38,13 @@ Result<std::vector<double>> covarianceFrom(const Eigen::MatrixXd& jacobian,
     for (Eigen::Index i = 0; i < n; ++i)
         if (!(scale[i] > 0))
             return fail(Errc::notConverged,
-                        fmt::format("the readings say nothing about {}",
-                                    parameters[static_cast<std::size_t>(i)].name));
+                        Finding{"says_nothing_about",
+                                {Name{parameters[static_cast<std::size_t>(i)].name}}});
     const Eigen::MatrixXd scaled = jacobian * scale.cwiseInverse().asDiagonal();
     const Eigen::MatrixXd normal = scaled.transpose() * scaled;
     const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> eigen(normal);
     if (eigen.eigenvalues()[0] < 1e-12 * eigen.eigenvalues()[n - 1])
-        return fail(Errc::notConverged, "the readings do not fix all parameters");
+        return fail(Errc::notConverged, Finding{"not_fixed"});
     const Eigen::MatrixXd inverse =
         scale.cwiseInverse().asDiagonal() * normal.inverse() * scale.cwiseInverse().asDiagonal();
     std::vector<double> out(parameters.size() * parameters.size());
@@ -104,8 +104,7 @@ Result<Fit> fitLeastSquares(std::span<const FitParameter> parameters, std::size_
     ceres::Solver::Summary summary;
     ceres::Solve(options, &problem, &summary);
     if (!summary.IsSolutionUsable() || summary.termination_type == ceres::NO_CONVERGENCE)
-        return fail(Errc::notConverged,
-                    fmt::format("the fit did not converge: {}", summary.message));
+        return fail(Errc::notConverged, Finding{"fit_diverged", {Name{summary.message}}});
     Fit fit;
     fit.iterations = static_cast<int>(summary.iterations.size());
     std::vector<double> all(rows);

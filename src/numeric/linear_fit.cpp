@@ -9,7 +9,7 @@ namespace dynamet {
 
 Result<std::vector<double>> solveLinear(std::span<const LinearRow> rows) {
     if (rows.empty() || rows.size() < rows.front().coefficients.size())
-        return fail(Errc::refused, "fewer equations than unknowns");
+        return fail(Errc::refused, Finding{"fewer_equations"});
     const auto n = static_cast<Eigen::Index>(rows.size());
     const auto m = static_cast<Eigen::Index>(rows.front().coefficients.size());
     Eigen::MatrixXd a(n, m);
@@ -22,12 +22,12 @@ Result<std::vector<double>> solveLinear(std::span<const LinearRow> rows) {
     }
     const Eigen::VectorXd size = a.colwise().norm();
     if ((size.array() <= 0).any() || !a.allFinite() || !b.allFinite())
-        return fail(Errc::refused, "an unknown appears in no equation");
+        return fail(Errc::refused, Finding{"unknown_free"});
     const Eigen::MatrixXd scaled = a * size.cwiseInverse().asDiagonal();
     Eigen::ColPivHouseholderQR<Eigen::MatrixXd> qr(scaled);
     qr.setThreshold(1e-6);
     if (qr.rank() < m)
-        return fail(Errc::refused, "the readings do not tell the unknowns apart");
+        return fail(Errc::refused, Finding{"not_told_apart"});
     const Eigen::VectorXd x = qr.solve(b).cwiseQuotient(size);
     return std::vector<double>(x.data(), x.data() + x.size());
 }

@@ -11,6 +11,7 @@ enum class TemperatureUnit { celsius, fahrenheit, kelvin };
 struct Units {
     bool fahrenheit = false;
     bool inches = false;
+    bool gasMarks = false; ///< beside the dials of ovens
     TemperatureUnit temperature() const {
         return fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius;
     }

@@ -42,8 +42,7 @@ Result<Reduction> reduce(const TestInput& test) {
             return row.from(test);
         known += (known.empty() ? "" : ", ") + std::string(row.id);
     }
-    return fail(Errc::notFound,
-                fmt::format("no protocol \"{}\"; there are {}", test.protocol, known));
+    return fail(Errc::notFound, Finding{"no_such_protocol", {Name{test.protocol}, Name{known}}});
 }
 
 } // namespace dynamet::rating

@@ -12,7 +12,7 @@ constexpr std::array<const char*, 4> kSurfaces{"patted dry", "wet", "air-dried",
 
 } // namespace
 
-const char* word(SurfaceState surface) {
+const char* enumName(SurfaceState surface) {
     return kSurfaces[static_cast<std::size_t>(surface)];
 }
 

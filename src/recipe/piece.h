@@ -11,7 +11,7 @@ namespace dynamet::recipe {
 /// What the face is like as it meets the heat: patted, wet from a rinse or marinade, dried in air
 /// for hours, or salted hours ahead (dry as well, and it keeps more of its juice).
 enum class SurfaceState { patted, wet, dried, salted };
-const char* word(SurfaceState surface);
+const char* enumName(SurfaceState surface);
 std::optional<SurfaceState> surfaceOf(const std::string& word);
 
 /// The piece of food that is cooked. SI.

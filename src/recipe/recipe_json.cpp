@@ -14,10 +14,10 @@ using dynamet::json::StrictJson;
 using Json = nlohmann::json;
 
 Json jsonOf(const FoodPiece& piece) {
-    return {{"food", piece.food.id},          {"form", word(piece.form)},
-            {"shape", word(piece.shape)},     {"thickness_m", piece.thicknessM},
-            {"width_m", piece.widthM},        {"bone", word(piece.bone)},
-            {"fat_cap_m", piece.fatCapM},     {"surface", word(piece.surface)},
+    return {{"food", piece.food.id},          {"form", enumName(piece.form)},
+            {"shape", enumName(piece.shape)}, {"thickness_m", piece.thicknessM},
+            {"width_m", piece.widthM},        {"bone", enumName(piece.bone)},
+            {"fat_cap_m", piece.fatCapM},     {"surface", enumName(piece.surface)},
             {"start_k", piece.startK},        {"tempered_s", piece.temperedS},
             {"seasonings", piece.seasonings}, {"fat", piece.fat},
             {"others_m", piece.othersM},      {"rounds", piece.rounds}};
@@ -52,7 +52,7 @@ FoodPiece pieceOf(const StrictJson& from) {
 
 Json jsonOf(const Goal& goal) {
     return {{"core_k", goal.coreK},
-            {"read_at", word(goal.readAt)},
+            {"read_at", enumName(goal.readAt)},
             {"band_low_k", goal.bandLowK},
             {"band_high_k", goal.bandHighK},
             {"words", goal.words}};

@@ -3,6 +3,7 @@
 
 #include "trace/packing.h"
 
+#include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
 
@@ -12,7 +13,9 @@ std::string packIntegers(std::span<const std::int64_t> values) {
     std::string out;
     std::int64_t before = 0;
     for (std::int64_t value : values) {
-        const std::int64_t delta = value - before;
+        // The sign for a missing reading is so far off that differences run over, both ways.
+        const auto delta = static_cast<std::int64_t>(static_cast<std::uint64_t>(value) -
+                                                     static_cast<std::uint64_t>(before));
         before = value;
         auto coded =
             (static_cast<std::uint64_t>(delta) << 1) ^ static_cast<std::uint64_t>(delta >> 63);
@@ -27,10 +30,10 @@ std::string packIntegers(std::span<const std::int64_t> values) {
 
 Result<std::vector<std::int64_t>> unpackIntegers(std::string_view packed, std::size_t count) {
     std::vector<std::int64_t> out;
-    out.reserve(count);
+    out.reserve(std::min(count, packed.size())); // a number takes a byte at least
     std::uint64_t coded = 0;
     int shift = 0;
-    std::int64_t value = 0;
+    std::uint64_t value = 0; // damaged differences may run over
     for (char c : packed) {
         const auto byte = static_cast<unsigned char>(c);
         if (shift > 63)
@@ -40,8 +43,8 @@ Result<std::vector<std::int64_t>> unpackIntegers(std::string_view packed, std::s
         if (byte & 0x80)
             continue;
         const auto half = static_cast<std::int64_t>(coded >> 1);
-        value += (coded & 1) ? ~half : half;
-        out.push_back(value);
+        value += static_cast<std::uint64_t>((coded & 1) ? ~half : half);
+        out.push_back(static_cast<std::int64_t>(value));
         coded = 0;
         shift = 0;
     }

@@ -100,6 +100,35 @@ void findStuck(Screened& out) {
                          s.value[bestFrom]});
 }
 
+/// Heated and cooling things bend, they do not jump: a change within a minute that is several times
+/// the one before it and the one after it is another place, or something cold that came in.
+void findStep(Screened& out) {
+    constexpr double kWithinS = 60, kLeastK = 5, kTimes = 4, kNoiseK = 0.5;
+    const Series s = between(out.series, -1e300, 1e300);
+    const std::size_t n = s.size();
+    std::vector<std::size_t> later(n);
+    for (std::size_t i = 0, k = 0; i < n; ++i) {
+        k = std::max(k, std::min(i + 1, n - 1));
+        while (k + 1 < n && s.timeS[k + 1] - s.timeS[i] <= kWithinS)
+            ++k;
+        later[i] = k;
+    }
+    for (std::size_t i = 0, back = 0; i < n; ++i) {
+        while (back + 1 < i && s.timeS[i] - s.timeS[back] > kWithinS)
+            ++back;
+        const std::size_t to = later[i], beyond = later[to];
+        if (back == i || beyond == to)
+            continue;
+        const double change = s.value[to] - s.value[i];
+        const double around = std::max({std::abs(s.value[i] - s.value[back]),
+                                        std::abs(s.value[beyond] - s.value[to]), kNoiseK});
+        if (std::abs(change) < kLeastK || std::abs(change) < kTimes * around)
+            continue;
+        out.flaws.push_back({FlawKind::step, s.timeS[i], s.timeS[to], 1, s.value[i], s.value[to]});
+        return;
+    }
+}
+
 /// The highest value often, just below it hardly ever: cut off there.
 void findCeiling(Screened& out) {
     const Series s = between(out.series, -1e300, 1e300);
@@ -129,8 +158,28 @@ Screened screenReadings(const Series& log) {
     Screened out{log, {}};
     takeOut(out);
     findStuck(out);
+    findStep(out);
     findCeiling(out);
     return out;
+}
+
+std::optional<Fall> findDip(const Series& log, double leastK) {
+    const Series s = blockMeans(between(log, -1e300, 1e300), 400).means;
+    std::size_t top = static_cast<std::size_t>(std::min_element(s.value.begin(), s.value.end()) -
+                                               s.value.begin());
+    for (std::size_t i = top; i < s.size(); ++i) {
+        if (s.value[i] >= s.value[top]) {
+            top = i;
+            continue;
+        }
+        if (s.value[top] - s.value[i] < leastK)
+            continue;
+        std::size_t lowest = i;
+        while (lowest + 1 < s.size() && s.value[lowest + 1] < s.value[lowest])
+            ++lowest;
+        return Fall{s.timeS[top], s.value[top], s.value[lowest], true};
+    }
+    return std::nullopt;
 }
 
 std::optional<Fall> findFall(const Series& log) {

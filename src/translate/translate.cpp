@@ -48,8 +48,9 @@ Result<Prepared> prepare(const Request& asked, std::stop_token stop) {
     const Request request = withSchools(asked);
     if (request.moved && *request.moved >= request.recipe.stages.size())
         return fail(Errc::invalidArgument,
-                    fmt::format("the recipe has {} stages, not {}", request.recipe.stages.size(),
-                                *request.moved + 1));
+                    Finding{"no_such_stage",
+                            {Number{static_cast<double>(request.recipe.stages.size())},
+                             Number{*request.moved + 1.0}}});
     auto programme = writtenProgramme(request);
     if (!programme)
         return tl::unexpected(programme.error().in("the recipe's own appliance"));
@@ -65,7 +66,7 @@ Result<Prepared> prepare(const Request& asked, std::stop_token stop) {
                                     cook::kQuick, out.tables)
                     .value_or(out.outcome);
     if (stop.stop_requested())
-        return fail(Errc::refused, "stopped");
+        return fail(Errc::refused, Finding{"stopped"});
     out.tables.stop = {};
     if (request.recipe.endsByClock())
         out.request.recipe.goal = goalGiven(request.recipe.goal, out.outcome.peakK);

@@ -145,7 +145,7 @@ Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token 
     const std::vector<double> none(timer.inputs.size(), 0.0);
     const double nominal = timer.at(none, cook::kFull);
     if (!std::isfinite(nominal))
-        return fail(Errc::refused, "the pull temperature is not reached");
+        return fail(Errc::refused, Finding{"pull_not_reached"});
     // What takes eight times as long as expected counts as never: nobody would wait for it.
     cook::Programme bounded = *input.programme;
     bounded.longestS = std::min(bounded.longestS, 8 * nominal);

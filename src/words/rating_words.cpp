@@ -132,15 +132,16 @@ std::string sheetWords(const Reduction& reduction, const kitchen::Representative
 }
 
 std::string doubtWords(const Doubt& doubt, const kitchen::Appliance& appliance,
-                       const kitchen::Setting& setting, TemperatureUnit unit) {
+                       const kitchen::Setting& setting, Units units) {
+    const TemperatureUnit unit = units.temperature();
     if (doubt.code == "far_from_usual")
         return fmt::format("{:.2f} kW is far from the {:.2f} kW that are known or usual at {}. Was "
                            "it really set to that?",
                            doubt.found / 1e3, doubt.expected / 1e3,
-                           settingLabel(appliance.controls, setting, unit));
+                           settingLabel(appliance.controls, setting, units));
     const std::string found = printTemperature(Temperature::kelvin(doubt.found), unit),
                       expected = printTemperature(Temperature::kelvin(doubt.expected), unit),
-                      at = settingLabel(appliance.controls, setting, unit);
+                      at = settingLabel(appliance.controls, setting, units);
     if (doubt.code == "far_from_dial")
         return fmt::format("{} is far from what the dial says, {}. Was it really set to {}?", found,
                            expected, at);

@@ -12,7 +12,7 @@ namespace dynamet::words {
 std::string foundWords(const rating::Reduction& reduction, Units units);
 /// The question that a doubt asks.
 std::string doubtWords(const rating::Doubt& doubt, const kitchen::Appliance& appliance,
-                       const kitchen::Setting& setting, TemperatureUnit unit);
+                       const kitchen::Setting& setting, Units units);
 /// The numbers as a cook reads them: name and "value ± (95 %) unit".
 std::vector<std::pair<std::string, std::string>> numberLines(const rating::Reduction& reduction,
                                                              TemperatureUnit unit);

@@ -35,7 +35,7 @@ std::string placeWords(const kitchen::Kitchen& kitchen, const recipe::Place& pla
     std::string out = a->name;
     if (a->zones.size() > 1)
         out += ", " + place.zone;
-    out += ", " + settingLabel(a->controls, place.setting, units.temperature());
+    out += ", " + settingLabel(a->controls, place.setting, units);
     if (const auto* vessel = findVessel(kitchen, place.vesselId))
         out += ", " + vessel->name;
     return place.lidOpen ? out + ", lid open" : out;

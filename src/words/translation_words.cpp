@@ -37,7 +37,7 @@ std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen, Units unit
     if (a->zones.size() > 1)
         out += " · " + row.target.zone;
     if (row.reached)
-        out += " · " + settingLabel(a->controls, row.instruction.setting, units.temperature());
+        out += " · " + settingLabel(a->controls, row.instruction.setting, units);
     return row.reached && row.instruction.lidOpen ? out + " · lid open" : out;
 }
 
@@ -189,8 +189,7 @@ std::string ruleWords(const Row& row, const kitchen::Kitchen& kitchen, Units uni
     const auto* a = findAppliance(kitchen, row.target.applianceId);
     if (!a || !row.rule)
         return "";
-    return fmt::format("rule of thumb: {}, {}",
-                       settingLabel(a->controls, row.rule->setting, units.temperature()),
+    return fmt::format("rule of thumb: {}, {}", settingLabel(a->controls, row.rule->setting, units),
                        row.rule->timeFactor == 1  ? "the recipe's time"
                        : row.rule->timeFactor < 1 ? "a fifth less time"
                                                   : "a quarter more time");
@@ -255,10 +254,10 @@ std::string safetyWords(const food::SafetyVerdict& verdict, Units units) {
     const std::string limit = limitWords(verdict.minimum->kelvin, units) + rest;
     if (!verdict.below)
         return fmt::format("reaches the official {} ({}, {}); local codes decide", limit,
-                           verdict.foodClass, food::word(verdict.form));
+                           verdict.foodClass, food::enumName(verdict.form));
     std::string out =
         fmt::format("{} is below the official {} for {}, {}", limitWords(verdict.peakK, units),
-                    limit, verdict.foodClass, food::word(verdict.form));
+                    limit, verdict.foodClass, food::enumName(verdict.form));
     out += byTimeWords(verdict, units);
     if (verdict.form != food::Form::intact)
         out += "; the inside of such a piece can carry bacteria";
@@ -277,10 +276,11 @@ std::string referenceWords(const Request& request, Units units) {
 }
 
 std::string pieceWords(const Request& request, Units units) {
-    return fmt::format(
-        "{}, {}, {}; {}", request.recipe.piece.food.name,
-        printLength(request.recipe.piece.thicknessM, units.inches), word(request.recipe.piece.form),
-        request.recipe.endsByClock() ? "as far as its time takes it" : request.recipe.goal.words);
+    return fmt::format("{}, {}, {}; {}", request.recipe.piece.food.name,
+                       printLength(request.recipe.piece.thicknessM, units.inches),
+                       enumName(request.recipe.piece.form),
+                       request.recipe.endsByClock() ? "as far as its time takes it"
+                                                    : request.recipe.goal.words);
 }
 
 std::string readWords(const Prepared& prepared) {

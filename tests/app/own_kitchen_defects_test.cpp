@@ -81,7 +81,7 @@ TEST(Defect105, AnotherFoodBringsItsOwnDonenessShapeAndStart) {
             << foods[i].id << " to " << now.goal.coreK - 273.15;
         if (foods[i].id == recipe.piece.food.id)
             continue;
-        EXPECT_EQ(word(now.piece.shape), foods[i].shape);
+        EXPECT_EQ(enumName(now.piece.shape), foods[i].shape);
         EXPECT_EQ(now.piece.thicknessM, foods[i].thicknessM);
         EXPECT_EQ(now.piece.startK, foods[i].usualStartK);
         EXPECT_EQ(now.piece.form, foods[i].usualForm);

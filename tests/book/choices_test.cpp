@@ -7,6 +7,7 @@
 #include "book/kitchen_store.h"
 #include "book/recipe_request.h"
 #include "kitchen/typical.h"
+#include "words/say.h"
 
 #include <gtest/gtest.h>
 
@@ -133,7 +134,7 @@ TEST_F(ChoicesTest, StagesThatCannotBeCookedAreRefusedByName) {
         r.stages.insert(r.stages.begin(), edges(kitchen));
         change(r, r.stages[0]);
         const auto whole = checkRecipe(r, kitchen);
-        return whole ? std::string() : whole.error().message;
+        return whole ? std::string() : words::text(whole.error(), {});
     };
     using Stage = recipe::Stage;
     EXPECT_EQ(refused([](recipe::Recipe&, Stage&) {}), "");

@@ -69,7 +69,7 @@ class OlderRecipes : public book::testing::BookFolder {
         const auto kitchen = *loadKitchen(*book);
         const auto lines = *listRecipes(*book, kitchen);
         for (const RecipeLine& line : lines)
-            EXPECT_EQ(line.missing, "");
+            EXPECT_FALSE(line.missing.has_value());
         EXPECT_EQ(*checkBook(*book), "ok");
         return *loadRecipes(*book, kitchen);
     }

@@ -90,7 +90,7 @@ TEST_P(EveryKind, WarmsEveryFoodAndNoneBeyondWhatHeatsIt) {
 }
 
 INSTANTIATE_TEST_SUITE_P(Kinds, EveryKind, ::testing::ValuesIn(kitchen::allKinds()),
-                         [](const auto& at) { return std::string(kitchen::word(at.param)); });
+                         [](const auto& at) { return std::string(kitchen::enumName(at.param)); });
 
 // ∫ dφ/(a + b(1 − cos φ)) over the lower half by the tangent half-angle, and the ball's logarithm:
 // elementary integrals (any table of them).

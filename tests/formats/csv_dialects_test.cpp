@@ -23,7 +23,7 @@ struct Log {
     std::size_t rows, channels;
     double lastS;      ///< of the last row, from the first
     double lastKelvin; ///< of the first channel in the last row
-    TemperatureUnit unit;
+    LogUnit unit;
 };
 
 std::string textOf(const std::string& file) {
@@ -55,7 +55,7 @@ TEST_P(LogFile, IsReadAsItsInstrumentMeantIt) {
     ASSERT_EQ(log->timeS.size(), wanted.rows);
     EXPECT_DOUBLE_EQ(log->timeS.back(), wanted.lastS);
     EXPECT_EQ(log->channels[0].unit, wanted.unit);
-    EXPECT_NEAR(kelvinSeries(*log, 0).value.back(), wanted.lastKelvin, 1e-9);
+    EXPECT_NEAR(siSeries(*log, 0).value.back(), wanted.lastKelvin, 1e-9);
     EXPECT_TRUE(log->junkLines.empty());
 }
 
@@ -99,7 +99,7 @@ std::string nameOf(const ::testing::TestParamInfo<Log>& log) {
     return out;
 }
 
-using enum TemperatureUnit;
+using enum LogUnit;
 INSTANTIATE_TEST_SUITE_P(
     Logs, LogFile,
     ::testing::Values(
@@ -120,7 +120,7 @@ TEST(Defect124, OneColumnIsReadingsEvenWhenItRises) {
     const auto dialect = sniffCsv("oven C\n20\n21\n22\n23\n24\n");
     ASSERT_TRUE(dialect.has_value()) << dialect.error().message;
     EXPECT_EQ(dialect->time, TimeStyle::none);
-    EXPECT_EQ(dialect->columns[0].use, ColumnUse::temperature);
+    EXPECT_EQ(dialect->columns[0].use, ColumnUse::readings);
 }
 
 TEST(LogFiles, AreAllRead) {

@@ -48,9 +48,9 @@ TEST(Csv, IsoTimesWithOffsetAndFahrenheit) {
                "2026-03-01T12:00:00+01:00,351.0,70\n2026-03-01T12:00:02+01:00,351.5,71\n",
                &dialect);
     EXPECT_EQ(dialect.time, TimeStyle::isoDateTime);
-    EXPECT_EQ(dialect.columns[1].unit, TemperatureUnit::fahrenheit);
+    EXPECT_EQ(dialect.columns[1].unit, LogUnit::fahrenheit);
     EXPECT_DOUBLE_EQ(*log.startUnixS, 1772362798);
-    EXPECT_NEAR(kelvinSeries(log, 0).value[0], Temperature::fahrenheit(350.5).kelvin(), 1e-9);
+    EXPECT_NEAR(siSeries(log, 0).value[0], Temperature::fahrenheit(350.5).kelvin(), 1e-9);
 }
 
 TEST(Csv, ElapsedWithoutHeaderAndWithTabs) {

@@ -212,9 +212,9 @@ TEST(ColumnsOfLogs, WhatIsNotCertainIsAsked) {
 TEST(UnitsOfLogs, Defect133NamesUnitColumnsAndPlausibility) {
     struct Case {
         const char* header;
-        TemperatureUnit unit;
+        LogUnit unit;
     };
-    using enum TemperatureUnit;
+    using enum LogUnit;
     for (const Case& c : {Case{"Time s,Temp_F", fahrenheit},
                           {"Time s,TempF", fahrenheit},
                           {"Time s,Oven ℉", fahrenheit},
@@ -245,10 +245,10 @@ TEST(UnitsOfLogs, ReadingsThatMayBeEitherAreAskedAbout) {
         << "a room at 72";
     EXPECT_TRUE(sniffCsv("Time s,Oven\n0,392\n5,391\n10,392\n15,393\n")->asks(unit));
     CsvAnswers answers;
-    answers.unit = TemperatureUnit::fahrenheit;
+    answers.unit = LogUnit::fahrenheit;
     const auto said = sniffCsv("Time s,Oven\n0,392\n5,391\n10,392\n15,393\n", answers);
     EXPECT_TRUE(said->questions.empty());
-    EXPECT_EQ(said->columns[1].unit, TemperatureUnit::fahrenheit);
+    EXPECT_EQ(said->columns[1].unit, LogUnit::fahrenheit);
 }
 
 TEST(UnitsOfLogs, AHeaderThatSwitchesIsRefusedAtItsLine) {
@@ -267,7 +267,7 @@ TEST(HeadersOfLogs, Defect134APreambleDoesNotEatTheHeader) {
     const auto dialect = sniffCsv(text);
     ASSERT_TRUE(dialect.has_value()) << dialect.error().message;
     EXPECT_EQ(dialect->columns[1].name, "Oven (°F)");
-    EXPECT_EQ(dialect->columns[1].unit, TemperatureUnit::fahrenheit);
+    EXPECT_EQ(dialect->columns[1].unit, LogUnit::fahrenheit);
     EXPECT_EQ(parseCsv(text, *dialect)->timeS.size(), 4u);
 }
 
@@ -294,7 +294,7 @@ TEST(EncodingsOfLogs, Defect135Utf16Latin1AndOldLineEnds) {
         const auto dialect = sniffCsv(read);
         ASSERT_TRUE(dialect.has_value()) << dialect.error().message;
         EXPECT_EQ(dialect->columns[1].name, "Oven (°F)");
-        EXPECT_EQ(dialect->columns[1].unit, TemperatureUnit::fahrenheit);
+        EXPECT_EQ(dialect->columns[1].unit, LogUnit::fahrenheit);
         EXPECT_EQ(parseCsv(read, *dialect)->timeS.size(), 4u);
     }
 }

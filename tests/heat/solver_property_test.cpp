@@ -79,7 +79,7 @@ TEST(PieceSolver, KeepsEnergyInEveryShape) {
         solver.setBoundaries(face, face, face);
         run(solver, 900);
         const double put = 2000 * 900 * areaOf(solver);
-        EXPECT_NEAR((solver.heatContent() - before) / put, 1, kEnergyTolerance) << word(shape);
+        EXPECT_NEAR((solver.heatContent() - before) / put, 1, kEnergyTolerance) << enumName(shape);
     }
 }
 
@@ -114,9 +114,9 @@ TEST_P(WetEnergy, IsKeptInEveryShape) {
             book.note(step);
             return true;
         }));
-        EXPECT_GT(solver.waterLostShare(), 0.01) << word(shape);
-        EXPECT_EQ(solver.surfaceK(topFace) > C(99.9), c.boils) << word(shape);
-        EXPECT_NEAR(book.missing(), 0, kEnergyTolerance) << c.name << " " << word(shape);
+        EXPECT_GT(solver.waterLostShare(), 0.01) << enumName(shape);
+        EXPECT_EQ(solver.surfaceK(topFace) > C(99.9), c.boils) << enumName(shape);
+        EXPECT_NEAR(book.missing(), 0, kEnergyTolerance) << c.name << " " << enumName(shape);
     }
 }
 
@@ -173,8 +173,8 @@ TEST(PieceSolver, SpaceErrorFallsWithTheSquareOfTheCell) {
         };
         const double finest = at(shape == Shape::block ? 96 : 384);
         const double coarse = std::abs(at(12) - finest), fine = std::abs(at(24) - finest);
-        EXPECT_GT(coarse / fine, 3.0) << word(shape) << ' ' << coarse << ' ' << fine;
-        EXPECT_LT(coarse / fine, 6.0) << word(shape) << ' ' << coarse << ' ' << fine;
+        EXPECT_GT(coarse / fine, 3.0) << enumName(shape) << ' ' << coarse << ' ' << fine;
+        EXPECT_LT(coarse / fine, 6.0) << enumName(shape) << ' ' << coarse << ' ' << fine;
     }
 }
 

@@ -45,7 +45,7 @@ HeatField field(const Appliance& a, const char* setting, const std::vector<Rated
 
 TEST(RatedField, NothingMeasuredIsAllAssumed) {
     for (const FieldNumber& n : field(oven(), "oven=180C", {}).numbers)
-        EXPECT_EQ(n.provenance, Provenance::assumed) << word(n.key);
+        EXPECT_EQ(n.provenance, Provenance::assumed) << keyName(n.key);
 }
 
 TEST(RatedField, AMeasuredSettingGivesTheMeasuredNumber) {

@@ -12,9 +12,9 @@ using namespace dynamet::kitchen;
 TEST(Setting, TextGoesBothWaysForEveryKind) {
     for (const ApplianceKind kind : allKinds()) {
         const auto appliance = typicalAppliance(kind);
-        ASSERT_TRUE(appliance.has_value()) << word(kind);
+        ASSERT_TRUE(appliance.has_value()) << enumName(kind);
         const auto settings = possibleSettings(appliance->controls);
-        ASSERT_FALSE(settings.empty()) << word(kind);
+        ASSERT_FALSE(settings.empty()) << enumName(kind);
         for (const Setting& setting : settings) {
             const std::string text = settingText(appliance->controls, setting);
             const auto back = parseSetting(appliance->controls, text);

@@ -63,12 +63,13 @@ TEST_P(EveryKind, GivesAPossibleFieldAtEverySettingAndPlace) {
             ASSERT_TRUE(field.has_value()) << where << ": " << field.error().message;
             EXPECT_FALSE(field->numbers.empty()) << where;
             for (const FieldNumber& n : field->numbers) {
-                EXPECT_TRUE(std::isfinite(n.value) && n.value >= 0) << where << " " << word(n.key);
-                EXPECT_TRUE(std::isfinite(n.u) && n.u >= 0) << where << " " << word(n.key);
-                EXPECT_EQ(n.provenance, Provenance::assumed) << where << " " << word(n.key);
+                EXPECT_TRUE(std::isfinite(n.value) && n.value >= 0)
+                    << where << " " << keyName(n.key);
+                EXPECT_TRUE(std::isfinite(n.u) && n.u >= 0) << where << " " << keyName(n.key);
+                EXPECT_EQ(n.provenance, Provenance::assumed) << where << " " << keyName(n.key);
                 if (isTemperature(n.key.term)) {
-                    EXPECT_GT(n.value, 273) << where << " " << word(n.key);
-                    EXPECT_LT(n.value, 1400) << where << " " << word(n.key);
+                    EXPECT_GT(n.value, 273) << where << " " << keyName(n.key);
+                    EXPECT_LT(n.value, 1400) << where << " " << keyName(n.key);
                     EXPECT_GT(n.u, 0) << where << ": nothing assumed is exact";
                 }
                 if (n.key.term == Term::view) {

@@ -13,6 +13,8 @@
 #include "rating/protocols/wet_bulb.h"
 #include "rating/reduce.h"
 
+#include "words/say.h"
+
 #include <cmath>
 #include <gtest/gtest.h>
 #include <set>
@@ -54,7 +56,7 @@ TEST(Infrared, EmissivityDecides) {
     EXPECT_NEAR(off(0.8), 10, 2);
     const auto refused = kitchen::surfaceFromInfrared(450, {0.95, 0.3, 295.15, 8, 14});
     ASSERT_FALSE(refused.has_value());
-    EXPECT_NE(refused.error().message.find("paint or tape"), std::string::npos);
+    EXPECT_NE(words::text(refused.error(), {}).find("paint or tape"), std::string::npos);
 }
 
 // Definitions of the design (computed there with a probe's heat balance): air 200 °C beside metal
@@ -188,7 +190,7 @@ TEST(Coverage3, EveryProtocolIsOfferedForTheKindsThatNeedIt) {
         for (const Protocol* p : protocolsFor(kind))
             offered.insert(p->id);
         for (const std::string& id : wanted)
-            EXPECT_TRUE(offered.contains(id)) << word(kind) << " lacks " << id;
+            EXPECT_TRUE(offered.contains(id)) << enumName(kind) << " lacks " << id;
     }
 }
 

@@ -215,16 +215,16 @@ TEST(Table, EachCellThatNamesAProtocolIsFilledByIt) {
         for (const Cell& cell : row.cells) {
             const auto reduction = reductionFor(cell, row.kind);
             ASSERT_TRUE(reduction.has_value())
-                << word(row.kind) << ", " << cell.protocol << ": " << reduction.error().message;
+                << enumName(row.kind) << ", " << cell.protocol << ": " << reduction.error().message;
             const HeatField field = fieldWith(oven, {&*reduction});
             for (const char* key : cell.keys) {
                 const FieldNumber* number = find(field, *fieldKey(key));
                 ASSERT_NE(number, nullptr)
-                    << word(row.kind) << ", " << cell.protocol << ": " << key;
+                    << enumName(row.kind) << ", " << cell.protocol << ": " << key;
                 EXPECT_EQ(number->provenance, Provenance::measured)
-                    << word(row.kind) << ", " << cell.protocol << ": " << key;
-                EXPECT_EQ(number->reductionId, cell.protocol) << word(row.kind) << ": " << key;
-                EXPECT_GT(number->u, 0) << word(row.kind) << ": " << key;
+                    << enumName(row.kind) << ", " << cell.protocol << ": " << key;
+                EXPECT_EQ(number->reductionId, cell.protocol) << enumName(row.kind) << ": " << key;
+                EXPECT_GT(number->u, 0) << enumName(row.kind) << ": " << key;
             }
         }
     }
@@ -242,9 +242,9 @@ TEST(Table, EachAStaysAssumedThoughEverythingElseWasMeasured) {
         const HeatField field = fieldWith(oven, pointers);
         for (const char* key : row.assumed) {
             const FieldNumber* number = find(field, *fieldKey(key));
-            ASSERT_NE(number, nullptr) << word(row.kind) << ": " << key;
-            EXPECT_EQ(number->provenance, Provenance::assumed) << word(row.kind) << ": " << key;
-            EXPECT_NE(number->from, "measured") << word(row.kind) << ": " << key;
+            ASSERT_NE(number, nullptr) << enumName(row.kind) << ": " << key;
+            EXPECT_EQ(number->provenance, Provenance::assumed) << enumName(row.kind) << ": " << key;
+            EXPECT_NE(number->from, "measured") << enumName(row.kind) << ": " << key;
         }
     }
 }

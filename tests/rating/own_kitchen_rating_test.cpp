@@ -106,7 +106,7 @@ TEST(Doubts, AnOvenSixtyKelvinsOffItsDialIsAskedAbout) {
     const auto far = doubtsAbout(airAt(90), kitchen, oven, at, "middle", "", "");
     ASSERT_EQ(far.size(), 1u);
     EXPECT_EQ(far.front().code, "far_from_dial");
-    const std::string asked = words::doubtWords(far.front(), oven, at, kF);
+    const std::string asked = words::doubtWords(far.front(), oven, at, Units{true, true});
     EXPECT_NE(asked.find("194 °F"), std::string::npos) << asked;
     EXPECT_EQ(asked.find("°C"), std::string::npos) << asked;
 }

@@ -14,7 +14,7 @@ using namespace dynamet::rating;
 
 TEST(Protocols, EveryKindHasAtLeastOneAndAllSayWhatCanHurt) {
     for (const auto kind : kitchen::allKinds())
-        EXPECT_FALSE(protocolsFor(kind).empty()) << word(kind);
+        EXPECT_FALSE(protocolsFor(kind).empty()) << enumName(kind);
     for (const Protocol& p : allProtocols()) {
         EXPECT_FALSE(p.cautions.empty()) << p.id;
         EXPECT_GE(p.steps.size(), 3u) << p.id;

@@ -6,6 +6,7 @@
 #include "numeric/cholesky.h"
 #include "translate/small_kitchen.h"
 #include "translate/window.h"
+#include "words/say.h"
 #include "words/stage_words.h"
 
 #include <cmath>
@@ -259,7 +260,7 @@ TEST(RecipeStages, AStageThatDoesNotExistIsRefused) {
     r.moved = 2;
     const auto p = prepare(r);
     ASSERT_FALSE(p.has_value());
-    EXPECT_NE(p.error().message.find("2 stages"), std::string::npos) << p.error().message;
+    EXPECT_NE(words::text(p.error(), {}).find("2 stages"), std::string::npos) << p.error().message;
 }
 
 // Sensitivities are taken through every stage: they agree with draws through every stage.

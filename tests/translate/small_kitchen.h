@@ -61,7 +61,7 @@ inline void rate(kitchen::Kitchen& k, const std::string& id, const std::string& 
     n.number.value = value;
     n.number.u = u;
     n.number.provenance = kitchen::Provenance::measured;
-    n.number.reductionId = id + setting + word(n.number.key);
+    n.number.reductionId = id + setting + keyName(n.number.key);
     k.rated[id].push_back(n);
 }
 

@@ -26,7 +26,27 @@ Result<void> Document::open(const QString& path) {
     emit opened();
     if (!book_->writable())
         say(toQt(book_->accessWords()));
+    lookThrough(book_->path());
     return {};
+}
+
+/// A large book takes a while, so it is looked through beside the work.
+void Document::lookThrough(const std::string& path) {
+    beside_.start([this, path] {
+        const auto whole = book::quickCheck(path);
+        if (!whole && whole.error().code == Errc::corruptData)
+            QMetaObject::invokeMethod(
+                this, [this, path, why = whole.error()] { damageFound(path, why); },
+                Qt::QueuedConnection);
+    });
+}
+
+void Document::damageFound(const std::string& path, const Error& why) {
+    if (!book_ || book_->path() != path)
+        return;
+    book_->closeForWriting();
+    say(toQt(why, units_));
+    emit changed();
 }
 
 Result<void> Document::createNew(const QString& path, const kitchen::Site& site) {

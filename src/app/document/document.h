@@ -11,6 +11,7 @@
 #include "book/test_store.h"
 
 #include <QObject>
+#include <QThreadPool>
 #include <QUndoStack>
 #include <functional>
 #include <optional>
@@ -107,6 +108,8 @@ class Document : public QObject {
     template <class Value>
     Result<void> replaced(const std::vector<Value>& all, const Value& to, const Keep<Value>& keep);
     void step(bool back);
+    void lookThrough(const std::string& path);
+    void damageFound(const std::string& path, const Error& why);
     Clock clock_;
     std::optional<book::Book> book_;
     kitchen::Kitchen kitchen_;
@@ -115,6 +118,7 @@ class Document : public QObject {
     std::map<std::string, std::int64_t> newest_;
     QUndoStack undo_;
     Units units_;
+    QThreadPool beside_; ///< let go of first: it waits for what still runs
 };
 
 /// "9 d", "3 h", "never": how long ago.

@@ -20,6 +20,7 @@ WindowMemory readMemory() {
     WindowMemory out;
     out.units.fahrenheit = from.value(QStringLiteral("units/fahrenheit"), false).toBool();
     out.units.inches = from.value(QStringLiteral("units/inches"), false).toBool();
+    out.units.gasMarks = from.value(QStringLiteral("units/gas_marks"), false).toBool();
     out.lastBook = from.value(QStringLiteral("book/last")).toString();
     out.geometry = from.value(QStringLiteral("window/geometry")).toByteArray();
     return out;
@@ -29,6 +30,7 @@ void keepMemory(const WindowMemory& memory) {
     QSettings to = settings();
     to.setValue(QStringLiteral("units/fahrenheit"), memory.units.fahrenheit);
     to.setValue(QStringLiteral("units/inches"), memory.units.inches);
+    to.setValue(QStringLiteral("units/gas_marks"), memory.units.gasMarks);
     to.setValue(QStringLiteral("book/last"), memory.lastBook);
     to.setValue(QStringLiteral("window/geometry"), memory.geometry);
 }

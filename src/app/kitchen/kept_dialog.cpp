@@ -74,20 +74,21 @@ QStringList KeptDialog::rowOf(const formats::KeptRow& row) const {
     if (row.reached) {
         const auto setting = appliance ? parseSetting(appliance->controls, row.setting)
                                        : Result<kitchen::Setting>(kitchen::Setting{});
-        then = cell(appliance && setting ? toQt(settingLabel(appliance->controls, *setting, unit))
-                                         : toQt(row.setting),
+        then = cell(appliance && setting
+                        ? toQt(settingLabel(appliance->controls, *setting, document_.units()))
+                        : toQt(row.setting),
                     row.pullK, row.expectS);
     }
     if (!appliance)
         now = QStringLiteral("the appliance is no longer there");
     for (const translate::Row& today : today_)
         if (appliance && today.target.applianceId == appliance->id && today.target.zone == row.zone)
-            now =
-                today.reached
-                    ? cell(toQt(settingLabel(appliance->controls, today.instruction.setting, unit)),
-                           today.instruction.pullK,
-                           today.window ? std::optional(today.window->expectS) : std::nullopt)
-                    : toQt(words::reasonWords(today, document_.units()));
+            now = today.reached
+                      ? cell(toQt(settingLabel(appliance->controls, today.instruction.setting,
+                                               document_.units())),
+                             today.instruction.pullK,
+                             today.window ? std::optional(today.window->expectS) : std::nullopt)
+                      : toQt(words::reasonWords(today, document_.units()));
     return {QStringLiteral("%1, %2").arg(toQt(row.appliance), toQt(row.zone)), then, now};
 }
 

@@ -137,7 +137,7 @@ void KitchenController::addRecipes(Listing& out, bool withRetired) const {
     for (const book::RecipeLine& line : lines.value_or(std::vector<book::RecipeLine>{}))
         if (!line.retired || withRetired)
             addRow(out, {line.id, line.name, line.retired},
-                   {line.missing.empty() ? QStringLiteral("ready") : toQt(line.missing),
+                   {line.missing ? toQt(*line.missing, document_.units()) : QStringLiteral("ready"),
                     line.kept > 0 ? QString::number(line.kept) : QStringLiteral("none")});
 }
 

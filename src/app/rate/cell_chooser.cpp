@@ -96,7 +96,7 @@ void CellChooser::showCell() {
     if (!appliance || !setting)
         return;
     setting_->showSetting(*appliance, *setting);
-    QStringList where{toQt(sheetLabel(*appliance, *setting, document_.units().temperature()))};
+    QStringList where{toQt(sheetLabel(*appliance, *setting, document_.units()))};
     if (appliance->zones.size() > 1)
         where << toQt(sheet_->zone());
     const auto choices = rating_.withChoices();

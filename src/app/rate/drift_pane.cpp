@@ -58,8 +58,9 @@ std::vector<DriftPane::Repeats> DriftPane::repeatsOf(const std::string& applianc
             out.push_back(
                 {QStringLiteral("%1: %2, %3, %4")
                      .arg(toQt(words::quantityWords(line.name)),
-                          setting ? toQt(settingLabel(appliance->controls, *setting))
-                                  : toQt(line.setting),
+                          setting
+                              ? toQt(settingLabel(appliance->controls, *setting, document_.units()))
+                              : toQt(line.setting),
                           toQt(line.zone), protocol ? toQt(protocol->title).toLower() : QString()),
                  line.name,
                  line.unit,

@@ -143,7 +143,7 @@ QString FindPane::noneWords(const kitchen::WantedHeat& wish) const {
             toQt(printTemperature(Temperature::kelvin((*nearest)->zones[i].kelvin), unit,
                                   halfWidthK((*nearest)->zones[i]))));
     return QStringLiteral("None: every chance is under 5 %. The nearest measured is %1: %2.")
-        .arg(toQt(settingLabel(appliance->controls, (*nearest)->setting, unit)),
+        .arg(toQt(settingLabel(appliance->controls, (*nearest)->setting, document_.units())),
              zones.join(QStringLiteral(", ")));
 }
 
@@ -158,14 +158,13 @@ void FindPane::showFound(const std::vector<kitchen::FoundSetting>& found,
     QVector<QStringList> rows;
     for (std::size_t i = 0; i < std::min(found.size(), kMostRows); ++i) {
         const kitchen::FoundSetting& f = found[i];
-        QStringList row{
-            toQt(printFixed(f.probability * 100, 0)) + QStringLiteral(" %"),
-            toQt(settingLabel(appliance->controls, f.setting, document_.units().temperature()))};
+        QStringList row{toQt(printFixed(f.probability * 100, 0)) + QStringLiteral(" %"),
+                        toQt(settingLabel(appliance->controls, f.setting, document_.units()))};
         for (const auto& shown : f.zones)
             row << toQt(printTemperature(Temperature::kelvin(shown.kelvin),
                                          document_.units().temperature(), halfWidthK(shown)));
         row << (f.addedUp ? QStringLiteral("burners added up, not tested")
-                          : QString::fromUtf8(word(f.provenance)));
+                          : QString::fromUtf8(enumName(f.provenance)));
         rows << row;
         settings_.push_back(settingText(appliance->controls, f.setting));
     }

@@ -82,7 +82,7 @@ void HeatPlanePage::showAppliance(const std::string& id) {
             toQt(printTemperature(Temperature::kelvin(m.kelvin), unit, halfWidthK(m))),
             toQt(printPlusMinus(m.coefficient, halfWidthCoefficient(m), "")),
             toQt(printFixed(m.fluxW_m2 / 1000, 1)),
-            QString::fromUtf8(word(m.provenance))};
+            QString::fromUtf8(enumName(m.provenance))};
     }
     table_->showRows({QStringLiteral("Appliance"), QStringLiteral("Setting"),
                       QStringLiteral("Acts like"), QStringLiteral("W/m²K"), QStringLiteral("kW/m²"),

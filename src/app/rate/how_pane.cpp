@@ -238,17 +238,20 @@ void HowPane::addKeyed() {
 void HowPane::addSources() {
     if (!protocol_->fromLog)
         addKeyed();
-    if (protocol_->fromLog) {
+    if (protocol_->takesLog()) {
         auto* import = new QPushButton(QStringLiteral("Import a log…  (Ctrl+I)"));
-        import->setObjectName(QStringLiteral("act"));
+        if (protocol_->fromLog)
+            import->setObjectName(QStringLiteral("act"));
         import->setAccessibleName(QStringLiteral("Import a log"));
         connect(import, &QPushButton::clicked, this, &HowPane::importWanted);
         column_->addWidget(import);
         addText(QStringLiteral("Or drop the logger's file anywhere on this page."), "quiet");
-        if (!canBeTyped(protocol_->id))
+        if (protocol_->fromLog && !canBeTyped(protocol_->id))
             return;
-        addText(QStringLiteral("No logger? Read by hand and type it:"), "quiet");
-        addKeyed();
+        if (protocol_->fromLog) {
+            addText(QStringLiteral("No logger? Read by hand and type it:"), "quiet");
+            addKeyed();
+        }
     }
     auto* work = new QPushButton(QStringLiteral("Work it out"));
     if (!protocol_->fromLog)

@@ -120,6 +120,7 @@ void ImportDialog::buildQuestions(QVBoxLayout* box) {
 
 formats::CsvAnswers ImportDialog::answers() const {
     formats::CsvAnswers out;
+    out.weights = protocol_.logsWeight;
     if (asksInterval_)
         if (const auto apart = parseInterval(toStd(interval_->text())))
             out.intervalS = *apart;
@@ -222,6 +223,17 @@ void ImportDialog::recognise() {
         parse();
 }
 
+namespace {
+
+std::vector<formats::LogUnit> unitsOf(const rating::Protocol& protocol) {
+    using formats::LogUnit;
+    if (protocol.logsWeight)
+        return {LogUnit::gram, LogUnit::kilogram, LogUnit::ounce, LogUnit::pound};
+    return {LogUnit::celsius, LogUnit::fahrenheit, LogUnit::kelvin};
+}
+
+} // namespace
+
 void ImportDialog::showColumns() {
     auto* grid = new QGridLayout(columns_);
     grid->setContentsMargins(0, 0, 0, 0);
@@ -229,7 +241,7 @@ void ImportDialog::showColumns() {
     const bool asksUnit = dialect_->asks(formats::CsvQuestion::unit);
     for (std::size_t c = 0; c < dialect_->columns.size(); ++c) {
         const formats::CsvColumn& column = dialect_->columns[c];
-        if (column.use != formats::ColumnUse::temperature)
+        if (column.use != formats::ColumnUse::readings)
             continue;
         const QString name = toQt(column.name);
         auto* role = new QComboBox;
@@ -243,8 +255,12 @@ void ImportDialog::showColumns() {
         role->setCurrentIndex(static_cast<int>(at - roles_.begin()));
         role->setAccessibleName(QStringLiteral("Role of %1").arg(name));
         auto* unit = new QComboBox;
-        unit->addItems({QStringLiteral("°C"), QStringLiteral("°F"), QStringLiteral("K")});
-        unit->setCurrentIndex(asksUnit && !column.unitWritten ? -1 : static_cast<int>(column.unit));
+        for (const formats::LogUnit each : unitsOf(protocol_))
+            unit->addItem(QString::fromUtf8(formats::logUnitSign(each)));
+        unit->setCurrentIndex(
+            asksUnit && !column.unitWritten
+                ? -1
+                : unit->findText(QString::fromUtf8(formats::logUnitSign(column.unit))));
         unit->setAccessibleName(QStringLiteral("Unit of %1").arg(name));
         const int row = static_cast<int>(rows_.size());
         grid->addWidget(new QLabel(name), row, 0);
@@ -262,7 +278,7 @@ void ImportDialog::parse() {
     for (const ColumnRow& row : rows_)
         if (row.unit->currentIndex() >= 0)
             dialect_->columns[row.column].unit =
-                static_cast<TemperatureUnit>(row.unit->currentIndex());
+                unitsOf(protocol_)[static_cast<std::size_t>(row.unit->currentIndex())];
     if (std::all_of(rows_.begin(), rows_.end(),
                     [](const ColumnRow& row) { return row.unit->currentIndex() >= 0; }))
         std::erase(dialect_->questions, formats::CsvQuestion::unit); // answered
@@ -333,7 +349,7 @@ void ImportDialog::fill(book::TestRecord& test) const {
         if (row.role->currentIndex() >= static_cast<int>(roles_.size()))
             continue;
         test.channels.push_back({roles_[static_cast<std::size_t>(row.role->currentIndex())],
-                                 logged.name, unitSign(logged.unit), "", log_->timeS,
+                                 logged.name, logUnitSign(logged.unit), "", log_->timeS,
                                  logged.asRecorded, logged.resolution});
     }
     test.fileName = toStd(QFileInfo(path_->text()).fileName());

@@ -59,7 +59,7 @@ kitchen::SheetWith RateController::sheetWith() const {
     kitchen::SheetWith out;
     (isHobHere() ? out.vesselId : out.insertId) = withId_;
     out.also = typed_;
-    out.reader = document_.units().temperature();
+    out.reader = document_.units();
     return out;
 }
 

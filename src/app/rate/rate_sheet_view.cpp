@@ -65,9 +65,9 @@ QString RateSheetModel::cellText(const QModelIndex& index) const {
 QString RateSheetModel::restsOn(const QModelIndex& index) const {
     const kitchen::SheetCell& at = cell(index);
     if (!at.shown)
-        return toQt(at.why);
+        return at.why ? toQt(*at.why, document_.units()) : QString();
     const kitchen::Provenance from = at.power ? at.power->provenance : at.shown->provenance;
-    const QString words = QString::fromUtf8(word(from));
+    const QString words = QString::fromUtf8(enumName(from));
     if (from != kitchen::Provenance::measured || at.measuredMs == 0)
         return words;
     return QStringLiteral("%1 %2").arg(words, agoWords(at.measuredMs, document_.now().utcMs));

@@ -236,7 +236,7 @@ bool TestBench::keepPhoto(book::TestRecord& test) {
 void TestBench::importLog(const QString& path) {
     if (!protocol_)
         return;
-    if (!protocol_->fromLog)
+    if (!protocol_->takesLog())
         return say(QStringLiteral("These readings were typed in, on the left."));
     auto test = newTest();
     if (!test)
@@ -246,6 +246,11 @@ void TestBench::importLog(const QString& path) {
     if (dialog.exec() != QDialog::Accepted)
         return;
     dialog.fill(*test);
+    for (const rating::ValueSpec& value : protocol_->values)
+        if (value.logTells) { // what stood in the form was another test's
+            test->values.erase(value.name);
+            test->typed.erase(value.name);
+        }
     keepAndReduce(std::move(*test));
 }
 
@@ -323,7 +328,8 @@ std::vector<QString> TestBench::doubts() const {
     for (const auto& doubt :
          rating::doubtsAbout(*reduction_, document_.kitchen(), *appliance(), place_.setting,
                              place_.zone, place_.vesselId, place_.insertId))
-        out.push_back(toQt(words::doubtWords(doubt, *appliance(), place_.setting, unit)));
+        out.push_back(
+            toQt(words::doubtWords(doubt, *appliance(), place_.setting, document_.units())));
     return out;
 }
 

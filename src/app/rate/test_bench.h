@@ -41,7 +41,7 @@ class TestBench : public QWidget {
     /// A rating is worked out and not yet kept.
     bool canSave() const { return test_ && reduction_ && !saved_; }
     /// The chosen kind of test takes a log.
-    bool canImport() const { return protocol_ && protocol_->fromLog; }
+    bool canImport() const { return protocol_ && protocol_->takesLog(); }
     /// The chooser of the test's kind stands in the page's row above.
     QWidget& methods() { return *methods_; }
     /// One pane at a time below this width.

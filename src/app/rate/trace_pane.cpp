@@ -39,7 +39,9 @@ void TracePane::showNothing(const QString& words) {
 
 void TracePane::showTrace(const rating::TestInput& input, const rating::Reduction* reduction) {
     const bool mapped = input.protocol == "surface-map";
-    plot_->setVisible(!mapped && !(input.channels.empty() && input.keyed.empty()));
+    const rating::Protocol* protocol = rating::findProtocol(input.protocol);
+    const bool weighed = protocol && protocol->logsWeight; // the plot is one of temperatures
+    plot_->setVisible(!mapped && !weighed && !(input.channels.empty() && input.keyed.empty()));
     map_->setVisible(mapped);
     if (mapped) {
         drawMap(input, reduction);
@@ -48,6 +50,8 @@ void TracePane::showTrace(const rating::TestInput& input, const rating::Reductio
     static_cast<QVBoxLayout*>(layout())->setStretch(4, 0);
     plot_->plotLayout()->clear();
     plot_->clearPlottables();
+    if (weighed)
+        return;
     if (input.channels.empty())
         drawKeyed(input, reduction);
     else

@@ -28,6 +28,8 @@ Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)
     menu_->addSeparator();
     add(switchUnits, QStringLiteral("Switch between °C, mm and °F, inches"),
         {Qt::CTRL | Qt::Key_U});
+    add(gasMarks, QStringLiteral("Gas marks beside oven dials"), {Qt::CTRL | Qt::Key_G});
+    actions_[gasMarks]->setCheckable(true);
     add(openBook, QStringLiteral("Open or begin another book"), {Qt::CTRL | Qt::Key_O});
     add(workInCopy, QStringLiteral("Work in a copy…"), {});
     menu_->addSeparator();
@@ -48,6 +50,7 @@ void Commands::enable(const Situation& now) {
     can(undo, working && !now.undo.isEmpty());
     can(redo, working && !now.redo.isEmpty());
     can(openBook, working);
+    actions_[gasMarks]->setChecked(now.gasMarks);
     actions_[undo]->setText(now.undo.isEmpty() ? QStringLiteral("Undo")
                                                : QStringLiteral("Undo %1").arg(now.undo));
     actions_[redo]->setText(now.redo.isEmpty() ? QStringLiteral("Redo")

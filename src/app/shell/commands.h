@@ -17,6 +17,7 @@ struct Situation {
     bool atBench = false;   ///< of Rate
     bool canSave = false;   ///< a rating that is worked out and not yet kept
     bool canImport = false; ///< the chosen test takes a log
+    bool gasMarks = false;  ///< shown beside dials
     QString undo, redo;     ///< the change in words; empty = none
 };
 
@@ -35,6 +36,7 @@ class Commands : public QObject {
         undo,
         redo,
         switchUnits,
+        gasMarks,
         openBook,
         workInCopy,
         guide,

@@ -59,6 +59,7 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
     setCentralWidget(centre);
     connect(&document_, &Document::opened, this, &MainWindow::bookOpened);
     connect(&document_, &Document::changed, this, [this] {
+        showAccess(); // damage may have been found
         if (document_.isOpen() && lineUp_->currentId().empty())
             rate_->showAppliance({});
     });
@@ -112,12 +113,18 @@ void MainWindow::connectCommands() {
     on(Commands::undo, [this] { document_.undo(); });
     on(Commands::redo, [this] { document_.redo(); });
     on(Commands::switchUnits, [this] { switchUnits(); });
+    on(Commands::gasMarks, [this] {
+        Units units = document_.units();
+        units.gasMarks = !units.gasMarks;
+        document_.setUnits(units);
+    });
     on(Commands::openBook, [this] { showBooks(); });
     on(Commands::workInCopy, [this] { openCopy(); });
     on(Commands::guide, [this] { showGuide(); });
     on(Commands::quit, [this] { close(); });
     connect(&document_.undoStack(), &QUndoStack::indexChanged, this, &MainWindow::enableCommands);
     connect(&document_, &Document::changed, this, &MainWindow::enableCommands);
+    connect(&document_, &Document::unitsChanged, this, &MainWindow::enableCommands);
     connect(rate_, &RatePage::situationChanged, this, &MainWindow::enableCommands);
     connect(outer_, &QStackedWidget::currentChanged, this, &MainWindow::enableCommands);
     connect(pages_, &QStackedWidget::currentChanged, this, &MainWindow::enableCommands);
@@ -137,12 +144,13 @@ void MainWindow::enableCommands() {
     now.canImport = rate_->testBench().canImport();
     now.undo = stack.canUndo() ? stack.undoText() : QString();
     now.redo = stack.canRedo() ? stack.redoText() : QString();
+    now.gasMarks = document_.units().gasMarks;
     commands_->enable(now);
 }
 
 void MainWindow::switchUnits() {
     const bool imperial = !document_.units().fahrenheit;
-    document_.setUnits({imperial, imperial});
+    document_.setUnits({imperial, imperial, document_.units().gasMarks});
 }
 
 void MainWindow::bookOpened() {

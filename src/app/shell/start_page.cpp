@@ -122,7 +122,7 @@ QWidget* StartPage::newChoice() {
     units->setAccessibleName(QStringLiteral("Units"));
     units->addItems({QStringLiteral("°C, mm"), QStringLiteral("°F, inches")});
     connect(units, &QComboBox::currentIndexChanged, this, [this](int index) {
-        document_.setUnits({index == 1, index == 1});
+        document_.setUnits({index == 1, index == 1, document_.units().gasMarks});
     });
     // The units are one choice, made here, in the bar above or by a key.
     connect(&document_, &Document::unitsChanged, this, [this, units] {

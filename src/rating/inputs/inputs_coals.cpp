@@ -11,11 +11,22 @@ namespace dynamet::rating {
 Result<Reduction> zoneSweepFrom(const TestInput& test) {
     TestReader in(test);
     ZoneSweep t;
-    in.readings("probe", t.readingsK);
-    in.readingsIfAny("dial", t.dialK);
-    in.readingsIfAny("thick", t.thickK);
+    const bool logged = test.channels.contains("probe");
+    if (logged) {
+        for (const char* role : {"probe", "probe 2", "probe 3", "probe 4"})
+            if (test.channels.contains(role))
+                in.log(role, t.logs.emplace_back());
+        in.log("dial", t.dialLog);
+        in.log("thick", t.thickLog);
+        t.settledForS = 0; // the log tells, where nothing longer was typed
+    } else {
+        in.readings("probe", t.readingsK);
+        in.readingsIfAny("dial", t.dialK);
+        in.readingsIfAny("thick", t.thickK);
+    }
     in.value("limit_C", t.limitK);
-    in.value("waited_s", t.settledForS);
+    if (!logged || test.values.contains("waited_s"))
+        in.value("waited_s", t.settledForS);
     in.value("u_bias_K", t.accuracyK);
     in.value("thin_m", t.thinM);
     in.value("thick_m", t.thickM);

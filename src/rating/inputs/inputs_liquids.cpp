@@ -37,6 +37,8 @@ Result<Reduction> waterHeatUpFrom(const TestInput& test) {
 Result<Reduction> boilOffFrom(const TestInput& test) {
     TestReader in(test);
     BoilOff t;
+    if (test.channels.contains("pot"))
+        in.weights("pot", t.pot);
     in.value("start_kg", t.startKg);
     in.value("end_kg", t.endKg);
     in.value("boiled_s", t.seconds);

@@ -66,6 +66,7 @@ ValueSpec readSpec(const std::string& name, const json& row) {
     out.usual = row.value("usual", "");
     out.required = row.value("required", false);
     out.optional = row.value("optional", false);
+    out.logTells = row.value("log_tells", false);
     out.asked = row.value("asked", true);
     if (out.kind == ValueKind::choice) {
         for (const json& one : row.at("choices"))
@@ -101,6 +102,8 @@ Protocol readProtocol(const json& row, const json& sharedValues) {
     p.spoils = page.paragraph("What spoils it");
     p.workedOut = page.paragraph("How it is worked out");
     p.fromLog = row.at("from_log").get<bool>();
+    p.alsoLog = row.value("also_log", false);
+    p.logsWeight = row.value("logs_weight", false);
     p.needsAltitude = row.value("altitude", false);
     p.firstColumnOnly = row.value("first_column_only", false);
     p.roles = row.at("roles").get<std::vector<std::string>>();
@@ -120,7 +123,7 @@ ProtocolTable readTable() {
     for (const json& row : table.at("protocols"))
         out.protocols.push_back(readProtocol(row, table.at("values")));
     for (const kitchen::ApplianceKind kind : kitchen::allKinds())
-        out.forKind[kind] = table.at("order").at(word(kind)).get<std::vector<std::string>>();
+        out.forKind[kind] = table.at("order").at(enumName(kind)).get<std::vector<std::string>>();
     out.quantityWords = table.at("quantities").get<std::map<std::string, std::string>>();
     out.points = table.at("points").get<std::set<std::string>>();
     return out;
@@ -128,7 +131,7 @@ ProtocolTable readTable() {
 
 } // namespace
 
-const char* word(ValueKind kind) {
+const char* enumName(ValueKind kind) {
     for (const auto& [known, name] : kKinds)
         if (known == kind)
             return name;

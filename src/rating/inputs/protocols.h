@@ -32,9 +32,12 @@ struct Protocol {
     std::vector<std::string> steps;
     std::vector<std::string> cautions;
     std::string howLong;
-    std::string spoils;             ///< what spoils it
-    std::string workedOut;          ///< how the result comes from the readings
-    bool fromLog = true;            ///< false: readings are keyed in
+    std::string spoils;      ///< what spoils it
+    std::string workedOut;   ///< how the result comes from the readings
+    bool fromLog = true;     ///< false: readings are keyed in
+    bool alsoLog = false;    ///< keyed in, or taken from a log
+    bool logsWeight = false; ///< its log is a scale's
+    bool takesLog() const { return fromLog || alsoLog; }
     bool needsAltitude = false;     ///< the site's altitude goes in with the values
     std::vector<std::string> roles; ///< of a log's columns, the leading one first
     bool firstColumnOnly = false;   ///< further roles are alternatives: never given unasked

@@ -3,13 +3,27 @@
 
 #include "rating/inputs/recorded_test.h"
 
+#include <cmath>
+#include <map>
+#include <optional>
+
 namespace dynamet::rating {
 namespace {
 
+/// NaN for a unit that nobody knows: no reading, never one in °C.
 double toKelvin(double value, const std::string& unit) {
     if (unit == "°F")
         return Temperature::fahrenheit(value).kelvin();
-    return unit == "K" ? value : Temperature::celsius(value).kelvin();
+    if (unit == "°C")
+        return Temperature::celsius(value).kelvin();
+    return unit == "K" ? value : std::nan("");
+}
+
+std::optional<double> kgPer(const std::string& unit) {
+    static const std::map<std::string, double> all{
+        {"g", 1e-3}, {"kg", 1}, {"oz", 0.028349523125}, {"lb", 0.45359237}};
+    const auto at = all.find(unit);
+    return at == all.end() ? std::nullopt : std::optional(at->second);
 }
 
 void addChannels(const RecordedTest& test, const std::vector<kitchen::Instrument>& instruments,
@@ -18,9 +32,11 @@ void addChannels(const RecordedTest& test, const std::vector<kitchen::Instrument
     for (const RecordedChannel& channel : test.channels) {
         const kitchen::Instrument* own = findInstrument(instruments, channel.instrumentId);
         Series series{channel.timeS, {}};
+        const auto kg = kgPer(channel.unit);
         for (double v : channel.asRecorded)
             series.value.push_back(
-                corrected(own ? own : common, test.startedMs, toKelvin(v, channel.unit)));
+                kg ? v * *kg
+                   : corrected(own ? own : common, test.startedMs, toKelvin(v, channel.unit)));
         out.channels[channel.role] = std::move(series);
     }
 }
@@ -50,6 +66,10 @@ void addInstrument(const RecordedTest& test, const Protocol& protocol,
 }
 
 } // namespace
+
+bool isLogUnit(const std::string& unit) {
+    return unit == "°C" || unit == "°F" || unit == "K" || kgPer(unit).has_value();
+}
 
 TestInput inputOf(const RecordedTest& test, const std::vector<kitchen::Instrument>& instruments) {
     TestInput out;

@@ -13,7 +13,7 @@ namespace dynamet::rating {
 struct RecordedChannel {
     std::string role;
     std::string name;
-    std::string unit = "°C"; ///< "°C", "°F", "K"
+    std::string unit = "°C"; ///< see isLogUnit
     std::string instrumentId;
     std::vector<double> timeS;
     std::vector<double> asRecorded; ///< NaN = missing
@@ -34,8 +34,11 @@ struct RecordedTest {
     std::int64_t startedMs = 0;                             ///< UTC
 };
 
-/// The test as the reductions want it: kelvins, corrected by the calibration that was in force when
-/// the test was made; readings from before a calibration stay as they were.
+/// "°C", "°F" and "K", of a scale "g", "kg", "oz" and "lb".
+bool isLogUnit(const std::string& unit);
+
+/// The test as the reductions want it: kelvins and kilograms, corrected by the calibration that was
+/// in force when the test was made; readings from before a calibration stay as they were.
 TestInput inputOf(const RecordedTest& test, const std::vector<kitchen::Instrument>& instruments);
 
 } // namespace dynamet::rating

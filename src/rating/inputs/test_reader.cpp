@@ -7,6 +7,7 @@
 #include "quantity/water.h"
 #include "trace/screen.h"
 
+#include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
 
@@ -77,7 +78,8 @@ TestReader::TestReader(const TestInput& test)
             complain(ok.error());
     }
     for (const ValueSpec& spec : protocol_.values)
-        if (spec.required && !test.values.contains(spec.name))
+        if (spec.required && !test.values.contains(spec.name) &&
+            !(spec.logTells && !test.channels.empty()))
             complain({Errc::invalidArgument,
                       fmt::format("{} needs {} ({})", test.protocol, spec.name, spec.label)});
 }
@@ -99,6 +101,11 @@ void TestReader::log(const char* role, Series& into) {
         missing(role);
 }
 
+void TestReader::weights(const char* role, std::optional<Series>& into) {
+    if (const auto at = test_.channels.find(role); at != test_.channels.end())
+        into = at->second;
+}
+
 void TestReader::log(const char* role, std::optional<Series>& into) {
     if (const auto at = test_.channels.find(role); at != test_.channels.end())
         into = screened(role, at->second);
@@ -107,7 +114,9 @@ void TestReader::log(const char* role, std::optional<Series>& into) {
 /// Codes and spikes are gaps; a probe that stands still or is cut off is named.
 Series TestReader::screened(const std::string& role, const Series& log) {
     Screened out = screenReadings(log);
-    const bool liquid = test_.choices.contains("medium") || role == "water" || role == "oil";
+    const bool liquid = test_.choices.contains("medium") || role == "oil" ||
+                        (role == "water" && test_.protocol != "bath-loss");
+    const bool mayJump = test_.protocol == "load-dip" || test_.protocol == "burn-down";
     for (const Flaw& flaw : out.flaws) {
         const Name who{role};
         const Number count{static_cast<double>(flaw.count)};
@@ -120,10 +129,15 @@ Series TestReader::screened(const std::string& role, const Series& log) {
             doubts_.push_back(
                 {"stuck",
                  {who, Temperature::kelvin(flaw.kelvin), from, Seconds{flaw.toS - flaw.fromS}}});
+        else if (flaw.kind == FlawKind::step && !mayJump)
+            doubts_.push_back(
+                {"step",
+                 {who, Temperature::kelvin(flaw.kelvin), Temperature::kelvin(flaw.toK), from}});
         else if (flaw.kind == FlawKind::ceiling)
             doubts_.push_back({"ceiling", {who, Temperature::kelvin(flaw.kelvin), count}});
     }
     checkFall(role, out.series);
+    checkDip(role, out.series);
     return std::move(out.series);
 }
 
@@ -147,6 +161,27 @@ void TestReader::checkFall(const std::string& role, const Series& log) {
         doubts_.push_back(
             {"fell",
              {Name{role}, Temperature::kelvin(fall->fromK), Temperature::kelvin(fall->toK), at}});
+}
+
+/// What is heated up never cools on its way, unless something cold went in.
+void TestReader::checkDip(const std::string& role, const Series& log) {
+    constexpr double kLeastK = 2;
+    if (test_.protocol != "water-heat-up" && test_.protocol != "oil-heat-up")
+        return;
+    Series up = log; // an oil's thermostat may hold it at the end
+    const auto top = std::max_element(up.value.begin(), up.value.end(), [](double a, double b) {
+        return std::isnan(a) || (!std::isnan(b) && a < b);
+    });
+    const auto count = static_cast<std::size_t>(top - up.value.begin()) + 1;
+    up.timeS.resize(std::min(count, up.timeS.size()));
+    up.value.resize(std::min(count, up.value.size()));
+    if (const auto dip = findDip(up, kLeastK))
+        complain({Errc::refused,
+                  "",
+                  0,
+                  {"liquid_fell",
+                   {Name{role}, Temperature::kelvin(dip->fromK), Temperature::kelvin(dip->toK),
+                    Seconds{dip->atS - log.timeS.front()}}}});
 }
 
 bool TestReader::eitherLog(const char* usual, const char* other, Series& into) {

@@ -20,6 +20,8 @@ class TestReader {
     /// The channel of a role; missing ones are a complaint, or leave an optional one empty.
     void log(const char* role, Series& into);
     void log(const char* role, std::optional<Series>& into);
+    /// A scale's log, as it is.
+    void weights(const char* role, std::optional<Series>& into);
     /// Of two roles the later one that is there; whether it is that one.
     bool eitherLog(const char* usual, const char* other, Series& into);
     /// Readings that were typed, or a column of them; the second may stay empty.
@@ -68,6 +70,7 @@ class TestReader {
     void complain(Error error);
     Series screened(const std::string& role, const Series& log);
     void checkFall(const std::string& role, const Series& log);
+    void checkDip(const std::string& role, const Series& log);
     const TestInput& test_;
     const Protocol& protocol_;
     std::optional<Error> complaint_;

@@ -95,7 +95,7 @@ Result<TypedValues> readEach(const Protocol& protocol,
             out.choices[name] = typed;
             continue;
         }
-        if (spec->optional && trimmed(typed).empty())
+        if ((spec->optional || spec->logTells) && trimmed(typed).empty())
             continue;
         const auto read = parse(*spec, typed);
         if (!read)

@@ -21,7 +21,7 @@ enum class ValueKind {
     choice
 };
 /// "mass": the word in data/protocols.json.
-const char* word(ValueKind kind);
+const char* enumName(ValueKind kind);
 
 /// One answer of a choice: the word on the command line and in the book, and what the cook reads.
 struct Choice {
@@ -41,6 +41,7 @@ struct ValueSpec {
     std::optional<double> fallback; ///< holds when nothing is given, in the name's unit
     bool required = false;          ///< no result without it
     bool optional = false;          ///< may stay empty (or 0): not known
+    bool logTells = false;          ///< a log tells it: then nobody types it
     bool asked = true;              ///< false: no field in the form
     std::vector<Choice> choices;    ///< of a choice: the first holds when none is given
 };

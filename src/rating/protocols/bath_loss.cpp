@@ -30,12 +30,11 @@ Result<Derived> evaluate(const BathLoss& t, std::size_t without) {
     const Series heating = between(all, all.timeS.front() + kSwitchS, off);
     const Series cooling = leaveOut(between(all, off + kSwitchS, 1e300), kBatches, without);
     if (heating.size() < 24 || cooling.size() < 24)
-        return fail(Errc::refused, "the log needs some minutes of heating and of cooling");
+        return fail(Errc::refused, Finding{"bath_too_short"});
     Series logs = cooling;
     for (double& v : logs.value) {
         if (v <= t.ambientK + 1)
-            return fail(Errc::refused,
-                        "the water is no warmer than the room: there is no loss to see");
+            return fail(Errc::refused, Finding{"water_not_warmer"});
         v = std::log(v - t.ambientK);
     }
     const double loss = -fitLine(logs.timeS, logs.value).slope * capacity(t, mean(cooling.value));
@@ -67,14 +66,13 @@ std::vector<Influence<BathLoss>> inputs(const BathLoss& test) {
 
 Result<Reduction> reduceBathLoss(const BathLoss& test) {
     if (!(test.waterKg > 0))
-        return fail(Errc::invalidArgument, "the mass of the water is missing");
+        return fail(Errc::invalidArgument, Finding{"no_water_mass"});
     if (const auto ok = checkReadings(test.water, "the water", 60, 268, 375); !ok)
         return tl::unexpected(ok.error());
     const Series all = between(test.water, -1e300, 1e300);
     const double off = all.timeS.front() + test.heaterOffS;
     if (test.heaterOffS <= 0 || off >= all.timeS.back())
-        return fail(Errc::invalidArgument,
-                    "say when the heater was switched off; it must be inside the log");
+        return fail(Errc::invalidArgument, Finding{"heater_off_unknown"});
     const double top = valueAt(all, off), rise = top - all.value.front(),
                  fell = top - all.value.back();
     if (rise < 10 || fell < 2)

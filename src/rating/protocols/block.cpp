@@ -82,7 +82,7 @@ Result<Fit> fitHeld(const Prepared& data, const Inputs& in, std::span<const doub
 /// The best of several starts: temperature and coefficient trade off on a short log.
 Result<Fit> fitFromScratch(const Prepared& data, const Inputs& in) {
     const double guess = data.airMeanK.value_or(data.readings.back() + 20);
-    Result<Fit> best = fail(Errc::notConverged, "no fit");
+    Result<Fit> best = fail(Errc::notConverged, Finding{"no_fit"});
     for (double h : {8.0, 40.0}) {
         const std::array<double, 3> from{guess, h, data.readings.front()};
         auto next = fitHeld(data, in, from);
@@ -103,7 +103,7 @@ Derived derive(const Fit& f, const Inputs& in) {
 
 Result<void> checkBefore(const BlockTest& test) {
     if (!(test.massKg > 0 && test.areaM2 > 0))
-        return fail(Errc::invalidArgument, "the block's mass or area is missing");
+        return fail(Errc::invalidArgument, Finding{"block_unmeasured"});
     if (const auto ok = checkReadings(test.block, "the block", 20, 250, 1300); !ok)
         return ok;
     if (test.limitK)
@@ -128,18 +128,11 @@ Result<Checked> checkAfter(const BlockTest& test, const Prepared& data, const Fi
     out.constants = (data.model.timeS.back() - data.model.timeS.front()) / out.timeConstantS;
     out.biot = coefficient * test.massKg / (test.density * test.areaM2) / test.conductivity;
     if (out.biot >= 0.1)
-        return fail(
-            Errc::refused,
-            fmt::format("the Biot number is {:.2f}: the block is not at one temperature; use a "
-                        "thinner block or a better conductor",
-                        out.biot));
+        return fail(Errc::refused, Finding{"biot_too_high", {Number{out.biot, 2}}});
     if (out.constants < kRefuseConstants)
-        return fail(
-            Errc::refused,
-            fmt::format("too short: {:.1f} time constants of {:.0f} min; leave the block in for at "
-                        "least {:.0f} min",
-                        out.constants, out.timeConstantS / 60,
-                        kWarnConstants * out.timeConstantS / 60));
+        return fail(Errc::refused, Finding{"too_few_time_constants",
+                                           {Number{out.constants, 1}, Seconds{out.timeConstantS},
+                                            Seconds{kWarnConstants * out.timeConstantS}}});
     return out;
 }
 

@@ -126,8 +126,7 @@ void addWords(Reduction& out) {
 
 Result<Reduction> reduceBlockPair(const BlockPair& test) {
     if (std::abs(test.black.emissivity - test.bright.emissivity) < kLeastApart)
-        return fail(Errc::refused, "the two blocks are too similar: their emissivities must "
-                                   "differ by 0.3 at least");
+        return fail(Errc::refused, Finding{"blocks_too_similar"});
     for (const auto& [block, what] :
          {std::pair{&test.bright, "the bright block"}, {&test.black, "the black block"}})
         if (const auto alone = checkBlock(*block); !alone)

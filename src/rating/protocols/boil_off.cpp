@@ -3,10 +3,13 @@
 
 #include "rating/protocols/boil_off.h"
 
+#include "numeric/statistics.h"
 #include "quantity/print.h"
 #include "quantity/water.h"
 #include "rating/uncertainty/propagate.h"
 
+#include <algorithm>
+#include <cmath>
 #include <fmt/format.h>
 
 namespace dynamet::rating {
@@ -24,6 +27,41 @@ Result<Derived> evaluate(const BoilOff& t, std::size_t) {
     return out;
 }
 
+/// A pot on a scale that logs: its weight at both ends of the longest stretch in which it fell
+/// evenly, by a line, so that a single reading's splash counts little.
+Result<BoilOff> fromLog(BoilOff t) {
+    constexpr std::size_t kParts = 24, kFewest = 60;
+    constexpr double kEven = 0.25;
+    if (const auto ok = checkReadings(*t.pot, "the scale", kFewest, 0.01, 500); !ok)
+        return tl::unexpected(ok.error());
+    const BlockMeans parts = blockMeans(between(*t.pot, -1e300, 1e300), kParts + 1);
+    const Series& s = parts.means;
+    std::vector<double> rates;
+    for (std::size_t i = 1; i < s.size(); ++i)
+        rates.push_back((s.value[i - 1] - s.value[i]) / (s.timeS[i] - s.timeS[i - 1]));
+    // Heating up nothing leaves; the usual rate is that of the faster half.
+    std::vector<double> sorted = rates;
+    std::sort(sorted.begin(), sorted.end());
+    const double usual = sorted[sorted.size() * 3 / 4];
+    std::size_t best = 0, bestFrom = 0, run = 0;
+    for (std::size_t i = 0; i < rates.size(); ++i) {
+        run = std::abs(rates[i] - usual) < kEven * usual ? run + 1 : 0;
+        if (run > best) {
+            best = run;
+            bestFrom = i + 1 - run;
+        }
+    }
+    if (!(usual > 0) || best < 4)
+        return fail(Errc::refused, Finding{"boil_not_seen"});
+    const Series boil = between(*t.pot, s.timeS[bestFrom], s.timeS[bestFrom + best]);
+    const Line line = fitLine(boil.timeS, boil.value);
+    const double from = boil.timeS.front(), to = boil.timeS.back();
+    t.startKg = line.intercept + line.slope * from;
+    t.endKg = line.intercept + line.slope * to;
+    t.seconds = to - from;
+    return t;
+}
+
 std::vector<Influence<BoilOff>> inputs(const BoilOff& test) {
     std::vector<Influence<BoilOff>> out{
         influenceOf("weighing before", &BoilOff::startKg, &BoilOff::uScaleKg),
@@ -39,11 +77,15 @@ std::vector<Influence<BoilOff>> inputs(const BoilOff& test) {
 
 } // namespace
 
-Result<Reduction> reduceBoilOff(const BoilOff& test) {
+Result<Reduction> reduceBoilOff(const BoilOff& given) {
+    const auto read = given.pot ? fromLog(given) : Result<BoilOff>(given);
+    if (!read)
+        return tl::unexpected(read.error());
+    const BoilOff& test = *read;
     if (test.seconds < kLeastS)
-        return fail(Errc::refused, "boil for at least ten minutes");
+        return fail(Errc::refused, Finding{"boiled_too_short"});
     if (!(test.startKg > test.endKg) || test.endKg <= 0)
-        return fail(Errc::refused, "the pot must weigh less after than before, and not be empty");
+        return fail(Errc::refused, Finding{"pot_not_lighter"});
     const auto spread = spreadOf(test, inputs(test), 0, 0, evaluate);
     if (!spread)
         return tl::unexpected(spread.error());

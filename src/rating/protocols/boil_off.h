@@ -4,12 +4,16 @@
 #pragma once
 
 #include "rating/uncertainty/reduction.h"
+#include "trace/series.h"
+
+#include <optional>
 
 namespace dynamet::rating {
 
 /// Water that boils away over a weighed time. SI.
 struct BoilOff {
     double startKg = 0, endKg = 0; ///< pot and water
+    std::optional<Series> pot;     ///< kg, of a scale that logs: then it tells both, and the time
     double seconds = 0;
     double pressurePa = 101325;
     double ambientK = 295.15;
@@ -24,7 +28,8 @@ struct BoilOff {
 };
 
 /// Net power of what boils, W: mass lost × latent heat at this pressure, and the loss to the room.
-/// Refused: nothing lost, less than a minute, more lost than was there.
+/// Of a log the stretch counts in which it lost weight evenly. Refused: nothing lost, less than a
+/// minute, more lost than was there.
 Result<Reduction> reduceBoilOff(const BoilOff& test);
 
 } // namespace dynamet::rating

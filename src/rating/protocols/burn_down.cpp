@@ -41,7 +41,7 @@ Result<Fall> fallOf(const BurnDown& t) {
             from = smooth.timeS[i];
     out.points = between(smooth, from, 1e300);
     if (out.points.size() < 3 * kBatches)
-        return fail(Errc::refused, "too few readings after the peak");
+        return fail(Errc::refused, Finding{"too_few_after_peak"});
     return out;
 }
 
@@ -187,8 +187,7 @@ Result<Reduction> reduceBurnDown(const BurnDown& test) {
         return tl::unexpected(ok.error());
     for (double v : test.log.value)
         if (test.limitK && v >= *test.limitK)
-            return fail(Errc::refused, "the probe is at its limit while the fire peaks: use one "
-                                       "with a higher limit, or put it in later");
+            return fail(Errc::refused, Finding{"fire_at_limit"});
     const auto whole = fallOf(test);
     if (!whole)
         return tl::unexpected(whole.error());

@@ -3,6 +3,8 @@
 
 #include "rating/protocols/cavity_map.h"
 
+#include "rating/uncertainty/steady_level.h"
+
 #include "numeric/statistics.h"
 #include "quantity/print.h"
 #include "rating/uncertainty/propagate.h"
@@ -29,15 +31,43 @@ Series meanOfSpots(const CavityMap& t) {
 
 Result<void> checkSpots(const CavityMap& t) {
     if (t.spots.size() < 2)
-        return fail(Errc::refused, "a map needs at least two probes: give more columns a place");
+        return fail(Errc::refused, Finding{"map_needs_probes"});
     for (const auto& [place, series] : t.spots) {
         if (const auto ok = checkReadings(series, place, 30, 250, 1100); !ok)
             return ok;
         for (double v : series.value)
             if (t.limitK && v >= *t.limitK)
-                return fail(Errc::refused, fmt::format("the probe at {} is at its limit", place));
+                return fail(Errc::refused, Finding{"place_at_limit", {Name{place}}});
     }
     return {};
+}
+
+/// A probe that has less than half of the others' excess over a room was unplugged, or lay outside:
+/// it tells nothing of the space.
+std::vector<Finding> takeOutDead(std::map<std::string, Series>& spots) {
+    constexpr double kRoomK = 293.15, kHotK = 20;
+    std::vector<double> late;
+    const auto lateMean = [](const Series& s) {
+        return mean(between(s, (s.timeS.front() + 2 * s.timeS.back()) / 3, s.timeS.back()).value);
+    };
+    for (const auto& [place, series] : spots)
+        late.push_back(lateMean(series));
+    std::sort(late.begin(), late.end());
+    const double middle = late[late.size() / 2];
+    std::vector<Finding> out;
+    if (middle - kRoomK < kHotK)
+        return out;
+    for (auto at = spots.begin(); at != spots.end();) {
+        const double here = lateMean(at->second);
+        if (here - kRoomK > 0.5 * (middle - kRoomK)) {
+            ++at;
+            continue;
+        }
+        out.push_back({"probe_dead",
+                       {Name{at->first}, Temperature::kelvin(here), Temperature::kelvin(middle)}});
+        at = spots.erase(at);
+    }
+    return out;
 }
 
 Finding foundIn(const Reduction& out, const std::vector<double>& level,
@@ -59,16 +89,19 @@ Result<Reduction> reduceCavityMap(const CavityMap& test) {
     std::map<std::string, Series> clean;
     for (const auto& [place, series] : test.spots)
         clean[place] = between(series, -1e300, 1e300);
+    const std::vector<Finding> dead = takeOutDead(clean);
+    if (clean.size() < 2)
+        return fail(Errc::refused, Finding{"map_needs_probes"});
     const CavityMap t{clean,         test.rule,   test.setK,  test.liquid,
                       test.uCommonK, test.uEachK, test.limitK};
     const Series all = meanOfSpots(t);
-    const auto settled = findSettled(all, t.rule);
-    if (!settled)
-        return fail(Errc::refused, "the space never settled: log on for two whole cycles after it "
-                                   "has stopped climbing");
-    const double span = all.timeS.back() - settled->fromS;
-    const double from = steadyFrom(all, *settled, t.rule);
-    const double batch = settled->cycling.periodS > 0 ? settled->cycling.periodS : span / 6;
+    const auto steady = steadyLevel(all, t.rule, t.liquid ? Swings::no : Swings::yes);
+    if (!steady)
+        return tl::unexpected(steady.error());
+    const Settled& settled = steady->settled;
+    const double from = steady->part.timeS.front();
+    const double span = all.timeS.back() - from;
+    const double batch = settled.cycling.periodS > 0 ? settled.cycling.periodS : span / 6;
     std::vector<double> level;
     std::vector<std::string> places;
     for (const auto& [place, series] : t.spots) {
@@ -76,21 +109,21 @@ Result<Reduction> reduceCavityMap(const CavityMap& test) {
         level.push_back(means.empty() ? mean(between(series, from, 1e300).value) : mean(means));
         places.push_back(place);
     }
-    const auto batches = stretchMeans(all, from, batch);
-    const double typeA =
-        batches.size() > 1 ? standardDeviation(batches) / std::sqrt(double(batches.size())) : 1.0;
+    const double typeA = steady->batches.size() > 1 ? steady->typeA : 1.0;
     const double centre = mean(level), n = static_cast<double>(level.size());
-    const double uMean = std::hypot(t.uCommonK, t.uEachK / std::sqrt(n));
+    const double uMean = std::hypot(std::hypot(t.uCommonK, t.uEachK / std::sqrt(n)), steady->creepK,
+                                    steady->missedK);
     Reduction out;
     out.protocol = "cavity-map";
-    const double dof = std::max(1.0, double(batches.size()) - 1);
+    out.warnings = dead;
+    out.warnings.insert(out.warnings.end(), steady->warnings.begin(), steady->warnings.end());
     out.quantities.push_back(
-        makeQuantity(t.liquid ? "liquid_K" : "air_K", centre, "K", typeA, dof, uMean));
+        makeQuantity(t.liquid ? "liquid_K" : "air_K", centre, "K", typeA, steady->dof, uMean));
     const auto [low, high] = std::minmax_element(level.begin(), level.end());
     out.quantities.push_back(
         makeQuantity("spread_K", *high - *low, "K", 0.2, 1e9, t.uEachK * std::sqrt(2.0)));
     out.quantities.push_back(
-        makeQuantity("settled_s", settled->atS - all.timeS.front(), "s", 30, 1e9, 0));
+        makeQuantity("settled_s", settled.atS - all.timeS.front(), "s", 30, 1e9, 0));
     for (std::size_t i = 0; i < level.size(); ++i)
         out.quantities.push_back(makeQuantity("place_K:" + places[i], level[i] - centre, "K", 0.2,
                                               1e9, t.uEachK * std::sqrt(1 - 1 / n)));

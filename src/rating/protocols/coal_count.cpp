@@ -100,10 +100,10 @@ void mergeReadings(Reduction& out) {
 Result<void> checkRuns(const CoalCount& t) {
     if (t.insideK.size() < 2 || t.under.size() != t.insideK.size() ||
         t.lid.size() != t.insideK.size())
-        return fail(Errc::refused,
-                    fmt::format("{} counts under, {} on the lid and {} readings: each run "
-                                "needs all three, and there must be two runs at least",
-                                t.under.size(), t.lid.size(), t.insideK.size()));
+        return fail(Errc::refused, Finding{"coal_runs_incomplete",
+                                           {Number{static_cast<double>(t.under.size())},
+                                            Number{static_cast<double>(t.lid.size())},
+                                            Number{static_cast<double>(t.insideK.size())}}});
     for (std::size_t i = 0; i < t.insideK.size(); ++i)
         if (t.insideK[i] < t.ambientK || t.insideK[i] > 700)
             return fail(Errc::refused,

@@ -54,7 +54,7 @@ Result<Derived> evaluate(const DryPreheat& t, std::size_t without) {
     const Series heating = between(all, all.timeS.front() + t.hobLagS, off - 2);
     const Series cooling = between(all, off + t.hobLagS, 1e300);
     if (heating.size() < 3 * kHeating || cooling.size() < 3 * kCooling)
-        return fail(Errc::refused, "the log needs both the heating and at least as long a cooling");
+        return fail(Errc::refused, Finding{"preheat_too_short"});
     addRows(t, heating, kHeating, true, rows);
     addRows(t, cooling, kCooling, false, rows);
     if (without < rows.size())

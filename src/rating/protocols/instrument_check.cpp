@@ -62,7 +62,7 @@ Result<kitchen::Calibration> calibrationFrom(const Reduction& check, const std::
     const Quantity *gain = find(check, "gain"), *zero = find(check, "correction_K"),
                    *u = find(check, "u_corrected_K");
     if (!gain || !zero || !u)
-        return fail(Errc::invalidArgument, "this is not a thermometer check");
+        return fail(Errc::invalidArgument, Finding{"no_thermometer_check"});
     // In kelvins: gain × (T − 273.15) + zero + 273.15.
     const double offset = zero->value + kZeroCelsiusK * (1 - gain->value);
     return kitchen::Calibration{id, validFromMs, offset, gain->value, u->u};
@@ -70,15 +70,12 @@ Result<kitchen::Calibration> calibrationFrom(const Reduction& check, const std::
 
 Result<Reduction> reduceInstrumentCheck(const InstrumentCheck& test) {
     if (test.iceK.size() < 2 || test.boilK.size() < 2)
-        return fail(Errc::refused, "read at least twice in ice water and twice in boiling water");
+        return fail(Errc::refused, Finding{"check_too_few"});
     auto spread = spreadOf(test, inputs(), 0, 0, evaluate);
     if (!spread)
         return tl::unexpected(spread.error());
     if (std::abs(spread->value[1] - 1) > 0.1)
-        return fail(Errc::refused,
-                    fmt::format("the gain comes out as {:.2f}: is the unit right, and does "
-                                "the water really boil?",
-                                spread->value[1]));
+        return fail(Errc::refused, Finding{"gain_cannot_be", {Number{spread->value[1], 2}}});
     const double n = static_cast<double>(std::min(test.iceK.size(), test.boilK.size()));
     const double scatter =
         std::hypot(standardDeviation(test.iceK), test.resolutionK / std::sqrt(12.0));

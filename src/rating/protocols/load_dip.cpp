@@ -43,7 +43,7 @@ Result<double> findDip(const Series& load) {
     const double start = mean(between(load, first, first + kBeforeS / 2).value);
     const double rise = *std::max_element(load.value.begin(), load.value.end()) - start;
     if (rise < 10)
-        return fail(Errc::refused, "the load never warmed: was it set down in this log?");
+        return fail(Errc::refused, Finding{"load_never_warmed"});
     Series early;
     for (std::size_t i = 0; i < load.size() && load.value[i] < start + 0.15 * rise; ++i)
         if (load.value[i] > start + 0.04 * rise) {
@@ -51,8 +51,7 @@ Result<double> findDip(const Series& load) {
             early.value.push_back(load.value[i]);
         }
     if (early.size() < 3)
-        return fail(Errc::refused,
-                    "the load warmed too fast for this log: log at least once a second");
+        return fail(Errc::refused, Finding{"load_too_fast"});
     const Line line = fitLine(early.timeS, early.value);
     return (start - line.intercept) / line.slope;
 }
@@ -66,13 +65,13 @@ Result<Course> courseOf(const LoadDip& t) {
     out.dipS = *dip - t.loadLag;
     const Series before = between(plate, out.dipS - 2 * kBeforeS, out.dipS - 2);
     if (before.size() < 10 || before.timeS.back() - before.timeS.front() < kBeforeS / 2)
-        return fail(Errc::refused, "log the plate for two minutes before the load goes down");
+        return fail(Errc::refused, Finding{"load_too_soon"});
     out.plateBeforeK = mean(before.value);
     out.plateSlopeBefore = fitLine(before.timeS, before.value).slope;
     out.loadBeforeK = mean(between(load, load.timeS.front(), out.dipS).value);
     const double last = std::min(plate.timeS.back(), load.timeS.back()) - 5;
     if (last - out.dipS < kLeastAfterS)
-        return fail(Errc::refused, "leave the load on for at least four minutes");
+        return fail(Errc::refused, Finding{"load_too_short"});
     const double lowest = *std::min_element(plate.value.begin(), plate.value.end());
     if (out.plateBeforeK - lowest < kLeastDipK)
         return fail(Errc::refused, {"dip_too_small", {KelvinDelta(out.plateBeforeK - lowest)}});
@@ -173,7 +172,7 @@ Result<Derived> stone(const LoadDip& t, std::size_t without) {
         aa += response * response;
     }
     if (!(ab > 0))
-        return fail(Errc::refused, "the stone did not cool under the load");
+        return fail(Errc::refused, Finding{"stone_did_not_cool"});
     return Derived{aa / ab / t.edge, contactOf(s, without)};
 }
 
@@ -220,7 +219,7 @@ void finishStone(Reduction& out, const Spread& spread) {
 
 Result<Reduction> reduceLoadDip(const LoadDip& test) {
     if (!(test.loadKg > 0 && test.loadAreaM2 > 0))
-        return fail(Errc::invalidArgument, "the load's weight or area is missing");
+        return fail(Errc::invalidArgument, Finding{"load_unmeasured"});
     for (const auto& [series, what] :
          {std::pair{&test.plate, "the plate"}, {&test.load, "the load"}})
         if (const auto ok = checkReadings(*series, what, 60, 250, 1300); !ok)

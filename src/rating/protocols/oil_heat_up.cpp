@@ -65,7 +65,7 @@ double oilSpecificHeat(double kelvin) {
 
 Result<Reduction> reduceOilHeatUp(const OilHeatUp& test) {
     if (!(test.oilKg > 0))
-        return fail(Errc::invalidArgument, "the mass of the oil is missing");
+        return fail(Errc::invalidArgument, Finding{"no_oil_mass"});
     if (const auto ok = checkReadings(test.oil, "the oil", 60, 270, 540); !ok)
         return tl::unexpected(ok.error());
     const Series part = window(test);

@@ -126,7 +126,7 @@ void addFieldNumbers(Reduction& out, const Spread& spread, const OneFaceBlock& t
 
 Result<Reduction> reduceOneFaceBlock(const OneFaceBlock& test) {
     if (!(test.massKg > 0 && test.areaM2 > 0))
-        return fail(Errc::invalidArgument, "the block's weight or face is missing");
+        return fail(Errc::invalidArgument, Finding{"face_unmeasured"});
     if (const auto ok = checkReadings(test.block, "the block", 40, 250, 1300); !ok)
         return tl::unexpected(ok.error());
     const Series clean = between(test.block, -1e300, 1e300);

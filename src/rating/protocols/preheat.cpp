@@ -3,6 +3,8 @@
 
 #include "rating/protocols/preheat.h"
 
+#include "rating/uncertainty/steady_level.h"
+
 #include "numeric/statistics.h"
 #include "quantity/parse_duration.h"
 #include "quantity/print.h"
@@ -13,32 +15,6 @@
 
 namespace dynamet::rating {
 namespace {
-
-/// Means over whole cycles (or over even stretches without cycling): the batches of the mean.
-std::vector<double> batchMeans(const Series& settled, const Cycling& cycling) {
-    const double span = settled.timeS.back() - settled.timeS.front();
-    const double batch = cycling.periodS > 0 ? cycling.periodS : span / 6;
-    return stretchMeans(settled, settled.timeS.front(), batch);
-}
-
-/// What a slow mean would still gain over as long again as was watched, as 1 σ (even distribution).
-double stillCreeping(const std::vector<double>& batches) {
-    if (batches.size() < 3)
-        return 0;
-    std::vector<double> at;
-    for (std::size_t i = 0; i < batches.size(); ++i)
-        at.push_back(static_cast<double>(i));
-    return std::abs(fitLine(at, batches).slope) * static_cast<double>(batches.size()) /
-           std::sqrt(12.0);
-}
-
-tl::unexpected<Error> neverSettled(const Series& air, const SettledRule& rule) {
-    constexpr double kHourS = 3600;
-    const double minutes = (air.timeS.back() - air.timeS.front()) / 60;
-    return fail(
-        Errc::refused,
-        {"never_settled", {Number{minutes, 0, "min"}, KelvinDelta(rule.slopeLimitPerS * kHourS)}});
-}
 
 Result<void> checkLimit(const Preheat& test, const Series& air) {
     if (test.limitK) {
@@ -117,21 +93,13 @@ Result<Reduction> reducePreheat(const Preheat& test) {
         return tl::unexpected(ok.error());
     if (const auto ok = checkLimit(test, air); !ok)
         return tl::unexpected(ok.error());
-    const auto settled = findSettled(air, test.rule);
-    if (!settled)
-        return neverSettled(air, test.rule);
-    // The stretch that shows that it has settled may still creep a little: leave it out where the
-    // log goes on for long enough after it.
-    const Series part = between(air, steadyFrom(air, *settled, test.rule), 1e300);
-    const std::vector<double> batches = batchMeans(part, settled->cycling);
-    const double centre = batches.empty() ? mean(part.value) : mean(batches);
-    const double typeA = batches.size() > 1
-                             ? standardDeviation(batches) / std::sqrt(double(batches.size()))
-                             : standardDeviation(part.value);
-    const double dof = std::max(1.0, double(batches.size()) - 1);
-    const double creep = stillCreeping(batches);
-    const double typeB = std::hypot(test.uBiasK, creep);
-    const double start = air.timeS.front();
+    const bool thermostat = !test.liquid;
+    const auto level = steadyLevel(air, test.rule, thermostat ? Swings::yes : Swings::no);
+    if (!level)
+        return tl::unexpected(level.error());
+    const Series& part = level->part;
+    const double centre = level->centreK, typeA = level->typeA, dof = level->dof;
+    const double typeB = std::hypot(test.uBiasK, level->creepK, level->missedK);
     Reduction out;
     out.protocol = "preheat";
     const char* meanName = test.plate ? "plate_K" : test.liquid ? "liquid_K" : "air_K";
@@ -139,19 +107,23 @@ Result<Reduction> reducePreheat(const Preheat& test) {
     if (test.setK)
         out.quantities.push_back(
             makeQuantity("offset_K", centre - *test.setK, "K", typeA, dof, typeB));
-    addCourse(out, test, air, *settled);
-    out.contributions = {
-        {"batches of cycles", typeA}, {"probe's bias", test.uBiasK}, {"still creeping", creep}};
+    addCourse(out, test, air, level->settled);
+    out.warnings.insert(out.warnings.end(), level->warnings.begin(), level->warnings.end());
+    out.contributions = {{"batches of cycles", typeA},
+                         {"probe's bias", test.uBiasK},
+                         {"still creeping", level->creepK}};
+    if (level->missedK > 0)
+        out.contributions.push_back({"swings between readings", level->missedK});
     for (std::size_t i = 0; i < part.size(); ++i) {
         out.fit.timeS.push_back(part.timeS[i]);
         out.fit.value.push_back(centre);
         out.residuals.timeS.push_back(part.timeS[i]);
         out.residuals.value.push_back(part.value[i] - centre);
     }
-    const Quantity& level = out.quantities.front(); // the dial adds nothing to its offset's ±
-    fillCovariance(out, {{level.name, "offset_K", level.u * level.u}});
+    const Quantity& found = out.quantities.front(); // the dial adds nothing to its offset's ±
+    fillCovariance(out, {{found.name, "offset_K", found.u * found.u}});
     const Quantity& q = out.quantities.front();
-    out.found.push_back(foundIn(test, q, settled->atS - start));
+    out.found.push_back(foundIn(test, q, level->settled.atS - air.timeS.front()));
     addFieldNumbers(out, test, q);
     return out;
 }

@@ -29,8 +29,7 @@ Result<Derived> evaluate(const Moved& m, std::size_t) {
         (thin - thick);
     const double fourth = std::pow(t2, 4) + thick * (t2 - air) / kStefanBoltzmann;
     if (air < 200 || fourth < std::pow(200.0, 4))
-        return fail(Errc::refused,
-                    "the two probes contradict each other: read both again, side by side");
+        return fail(Errc::refused, Finding{"probes_contradict"});
     return Derived{air, std::pow(fourth, 0.25)};
 }
 

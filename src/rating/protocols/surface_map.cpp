@@ -74,10 +74,10 @@ Result<std::vector<double>> trueSpots(const SurfaceMap& test) {
 
 Result<Reduction> reduceSurfaceMap(const SurfaceMap& test) {
     if (test.shownK.size() < 3)
-        return fail(Errc::refused, "a map needs at least three spots");
+        return fail(Errc::refused, Finding{"map_needs_spots"});
     for (std::size_t i = 0; test.limitK && i < test.shownK.size(); ++i)
         if (test.shownK[i] >= *test.limitK)
-            return fail(Errc::refused, fmt::format("spot {} is at the gun's limit", i + 1));
+            return fail(Errc::refused, Finding{"spot_at_limit", {Number{i + 1.0}}});
     auto spread = spreadOf(test, inputs(), 0, 0, evaluate);
     if (!spread)
         return tl::unexpected(spread.error());

@@ -100,14 +100,12 @@ Result<Window> typedWindow(const WaterHeatUp& test) {
             out.readings.value.push_back(test.water.value[i]);
         }
     if (out.readings.size() < kFewest)
-        return fail(Errc::refused,
-                    fmt::format("only {} readings after the first minute and below the boil: read "
-                                "at least {} times on the way up, once a minute",
-                                out.readings.size(), kFewest));
+        return fail(Errc::refused, Finding{"too_few_typed",
+                                           {Number{static_cast<double>(out.readings.size())},
+                                            Number{static_cast<double>(kFewest)}}});
     for (std::size_t i = 1; i < out.readings.size(); ++i)
         if (out.readings.value[i] <= out.readings.value[i - 1])
-            return fail(Errc::refused, "the water did not get hotter from each reading to the "
-                                       "next: look at what was typed");
+            return fail(Errc::refused, Finding{"water_did_not_rise"});
     out.seconds = out.readings.timeS.back() - out.readings.timeS.front();
     out.typed = true;
     out.topK = out.readings.value.back();
@@ -201,7 +199,7 @@ Slope slopeOf(const WaterHeatUp& test, const Window& window, double capacity) {
 
 Result<Reduction> reduceWaterHeatUp(const WaterHeatUp& test) {
     if (!(test.waterKg > 0))
-        return fail(Errc::invalidArgument, "the mass of the water is missing");
+        return fail(Errc::invalidArgument, Finding{"no_water_mass"});
     if (const auto ok = checkReadings(test.water, "the water", kFewest, 268, 378); !ok)
         return tl::unexpected(ok.error());
     const auto window = test.water.size() < kLogged ? typedWindow(test) : findWindow(test);

@@ -3,6 +3,8 @@
 
 #include "rating/protocols/zone_sweep.h"
 
+#include "rating/protocols/zone_log.h"
+
 #include "numeric/least_squares.h"
 #include "numeric/statistics.h"
 #include "quantity/print.h"
@@ -58,16 +60,18 @@ void addDial(Reduction& out, const ZoneSweep& test, const Quantity& zone) {
                      std::max(1.0, double(test.dialK.size()) - 1), zone.uTypeB));
 }
 
-Reduction lowerBound(const ZoneSweep& test, std::size_t censored) {
+Reduction lowerBound(const ZoneSweep& test, double leastK, std::size_t censored) {
     Reduction out;
     out.protocol = "zone-sweep";
-    Quantity q =
-        makeQuantity("operative_K", test.limitK, "K", test.accuracyK, 1e9, test.placementK);
+    Quantity q = makeQuantity("operative_K", leastK, "K", test.accuracyK, 1e9, test.placementK);
     q.bound = Bound::lower;
     out.quantities.push_back(q);
-    out.found.push_back(
-        {"zone_at_least",
-         {Temperature::kelvin(test.limitK), Number{static_cast<double>(censored)}}});
+    if (test.logs.empty())
+        out.found.push_back({"zone_at_least",
+                             {Temperature::kelvin(leastK), Number{static_cast<double>(censored)}}});
+    else
+        out.found.push_back(
+            {"zone_log_at_least", {Temperature::kelvin(leastK), Temperature::kelvin(test.limitK)}});
     out.warnings.push_back({"all_at_limit"});
     fillCovariance(out);
     return out;
@@ -118,7 +122,12 @@ Result<void> addSplit(Reduction& out, const ZoneSweep& test, const std::vector<d
 
 } // namespace
 
-Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
+Result<Reduction> reduceZoneSweep(const ZoneSweep& given) {
+    std::vector<Finding> warnings;
+    const auto read = readingsFromLogs(given, warnings);
+    if (!read)
+        return tl::unexpected(read.error());
+    const ZoneSweep& test = *read;
     Series readings;
     for (std::size_t i = 0; i < test.readingsK.size(); ++i) {
         readings.timeS.push_back(static_cast<double>(i));
@@ -127,9 +136,7 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
     if (const auto ok = checkReadings(readings, "the zone", 1, 250, 1300); !ok)
         return tl::unexpected(ok.error());
     if (test.settledForS < kLeastWaitS)
-        return fail(Errc::refused, fmt::format("read after {:.0f} min: a setting needs about 25 "
-                                               "min before it is read, at least 10",
-                                               test.settledForS / 60));
+        return fail(Errc::refused, Finding{"read_too_soon", {Seconds{test.settledForS}}});
     Split split;
     for (double reading : test.readingsK)
         if (reading >= test.limitK - 0.5)
@@ -137,7 +144,9 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
         else
             split.measured.push_back(reading);
     if (split.measured.empty())
-        return lowerBound(test, split.censored);
+        return lowerBound(test, test.limitK, split.censored);
+    if (test.someAtLimit)
+        return lowerBound(test, mean(split.measured), split.censored);
     const double scatter = standardDeviation(split.measured);
     const double spread = std::max({scatter, test.placementK, 0.5});
     const auto fit = fitOperative(split, test, spread);
@@ -147,7 +156,7 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
     Reduction out;
     out.protocol = "zone-sweep";
     const double drift = test.settledForS < kGoodWaitS ? 8 : 0;
-    const double typeB = std::hypot(test.accuracyK, drift);
+    const double typeB = std::hypot(test.accuracyK, drift, test.levelK);
     // The scatter is placement, known beforehand; few readings do not make it smaller than that.
     Quantity q = makeQuantity(
         "operative_K", fit->parameters[0], "K", typeA,
@@ -155,6 +164,9 @@ Result<Reduction> reduceZoneSweep(const ZoneSweep& test) {
     out.quantities.push_back(q);
     addDial(out, test, q);
     out.contributions = {{"spot and scatter", typeA}, {"probe's bias", test.accuracyK}};
+    if (test.levelK > 0)
+        out.contributions.push_back({"settled level", test.levelK});
+    out.warnings = warnings;
     if (drift > 0) {
         out.contributions.push_back({"read early", drift});
         out.warnings.push_back({"early", {Number{25, 0, "min"}}});

@@ -13,7 +13,7 @@
 
 namespace dynamet::rating {
 
-const char* word(Bound bound) {
+const char* enumName(Bound bound) {
     switch (bound) {
     case Bound::none:
         return "none";
@@ -75,11 +75,10 @@ Result<void> checkReadings(const Series& readings, const std::string& what, std:
                            double coldestK, double hottestK) {
     for (std::size_t i = 1; i < readings.size(); ++i)
         if (readings.timeS[i] < readings.timeS[i - 1])
-            return fail(
-                Errc::refused,
-                fmt::format("time runs backwards in {} at reading {} ({:.0f} s after {:.0f} s): "
-                            "put the log in order and import it again",
-                            what, i + 1, readings.timeS[i], readings.timeS[i - 1]));
+            return fail(Errc::refused,
+                        Finding{"time_backwards",
+                                {Name{what}, Number{i + 1.0}, Seconds{readings.timeS[i]},
+                                 Seconds{readings.timeS[i - 1]}}});
     std::size_t good = 0, outside = 0;
     for (double v : readings.value)
         if (std::isfinite(v)) {
@@ -87,8 +86,9 @@ Result<void> checkReadings(const Series& readings, const std::string& what, std:
             outside += v > hottestK || v < coldestK;
         }
     if (good < leastCount)
-        return fail(Errc::refused, fmt::format("{} has {} readings; this test needs at least {}",
-                                               what, good, leastCount));
+        return fail(Errc::refused, Finding{"too_few_readings",
+                                           {Name{what}, Number{static_cast<double>(good)},
+                                            Number{static_cast<double>(leastCount)}}});
     if (outside * 2 > good)
         return fail(Errc::refused,
                     {"unit_suspected",

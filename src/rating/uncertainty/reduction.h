@@ -17,7 +17,7 @@ namespace dynamet::rating {
 inline constexpr int kAlgorithmVersion = 1;
 
 enum class Bound { none, lower, upper };
-const char* word(Bound bound);
+const char* enumName(Bound bound);
 
 /// A rated quantity: SI value, standard uncertainty in its two parts, degrees of freedom.
 struct Quantity {

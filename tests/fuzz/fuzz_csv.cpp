@@ -1,0 +1,49 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// A logger's file: recognised, read, its roles found; what is read is as long as its times.
+#include "formats/column_roles.h"
+#include "formats/csv_rows.h"
+#include "formats/csv_sniff.h"
+#include "formats/text_file.h"
+#include "fuzz/must.h"
+
+#include <cmath>
+
+using namespace dynamet;
+
+namespace {
+
+void read(const std::string& text, formats::CsvAnswers answers) {
+    const auto dialect = formats::sniffCsv(text, answers);
+    if (!dialect)
+        return;
+    MUST(!formats::describe(*dialect).empty());
+    MUST(!formats::dialectJson(*dialect).empty());
+    for (const rating::Protocol& protocol : rating::allProtocols())
+        formats::rolesByName(*dialect, protocol, protocol.roles);
+    const auto log = formats::parseCsv(text, *dialect);
+    if (!log)
+        return;
+    for (std::size_t i = 1; i < log->timeS.size(); ++i)
+        MUST(log->timeS[i] >= log->timeS[i - 1]);
+    for (std::size_t c = 0; c < log->channels.size(); ++c) {
+        MUST(log->channels[c].asRecorded.size() == log->timeS.size());
+        MUST(formats::siSeries(*log, c).size() == log->timeS.size());
+    }
+}
+
+} // namespace
+
+extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
+    const std::string text = formats::asUtf8(std::string(textOf(data, size)));
+    read(text, {});
+    formats::CsvAnswers answers;
+    answers.intervalS = 5;
+    answers.unit = formats::LogUnit::fahrenheit;
+    read(text, answers);
+    answers.weights = true;
+    answers.unit = formats::LogUnit::gram;
+    read(text, answers);
+    return 0;
+}

@@ -1,0 +1,60 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// Whatever a hurried cook types for a quantity: a finite number in its range, or an error in words.
+#include "fuzz/must.h"
+#include "quantity/number_text.h"
+#include "quantity/parse_duration.h"
+#include "quantity/parse_measures.h"
+#include "quantity/parse_temperature.h"
+#include "rating/inputs/keyed_readings.h"
+#include "rating/inputs/timed_readings.h"
+#include "rating/inputs/typed_values.h"
+
+#include <cmath>
+
+using namespace dynamet;
+
+namespace {
+
+void finite(const Result<double>& read) {
+    MUST(read ? std::isfinite(*read) : !read.error().message.empty());
+}
+
+} // namespace
+
+extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
+    const std::string text(textOf(data, size));
+    for (const auto unit : {TemperatureUnit::celsius, TemperatureUnit::fahrenheit}) {
+        if (const auto t = parseTemperature(text, unit))
+            MUST(std::isfinite(t->kelvin()) && t->kelvin() >= 0);
+        if (const auto d = parseTemperatureDifference(text, unit))
+            MUST(std::isfinite(d->kelvin()));
+        if (const auto timed = rating::parseTimed(text, unit))
+            for (std::size_t i = 1; i < timed->readings.size(); ++i)
+                MUST(timed->readings[i].timeS > timed->readings[i - 1].timeS);
+        rating::parseReadings(text, unit);
+        for (const rating::Protocol& protocol : rating::allProtocols()) {
+            if (!protocol.values.empty())
+                rating::readTyped(
+                    protocol, {{protocol.values[size % protocol.values.size()].name, text}}, unit);
+        }
+    }
+    rating::parseCounts(text);
+    rating::parseMinutes(text);
+    finite(parseLengthM(text));
+    finite(parseMassKg(text));
+    finite(parsePowerW(text));
+    finite(parseEnergyJ(text, 1));
+    finite(parsePressurePa(text));
+    finite(parseInterval(text));
+    if (const auto read = parseDuration(text)) {
+        MUST(std::isfinite(read->lowS) && std::isfinite(read->highS));
+        MUST(read->lowS >= 0 && read->lowS <= read->highS);
+        // What is printed is read again as the same.
+        const auto again = parseDuration(printDuration(read->lowS));
+        MUST(again.has_value());
+    }
+    hasTwoReadings(text);
+    return 0;
+}

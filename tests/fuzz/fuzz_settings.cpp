@@ -1,0 +1,46 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// Settings, dials, marks and bands as they are typed; what is read is written as what reads again.
+#include "food/doneness.h"
+#include "fuzz/must.h"
+#include "kitchen/catalogue.h"
+#include "kitchen/dial.h"
+#include "kitchen/marks.h"
+#include "kitchen/typical.h"
+
+using namespace dynamet;
+using namespace dynamet::kitchen;
+
+extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
+    static const std::vector<Appliance> kinds = [] {
+        std::vector<Appliance> out;
+        for (const ApplianceKind kind : allKinds())
+            out.push_back(*typicalAppliance(kind));
+        return out;
+    }();
+    const std::string text(textOf(data, size));
+    for (const Appliance& appliance : kinds) {
+        if (const auto setting = parseSetting(appliance.controls, text)) {
+            const std::string written = settingText(appliance.controls, *setting);
+            const auto again = parseSetting(appliance.controls, written);
+            MUST(again.has_value() && *again == *setting);
+            MUST(!settingLabel(appliance.controls, *setting, Units{true, true, true}).empty() ||
+                 appliance.controls.empty());
+        }
+        for (const Control& control : appliance.controls)
+            if (const auto value = parseDial(control, text)) {
+                MUST(*value >= control.low - 1e-6 && *value <= control.high + 1e-6);
+                MUST(!dialText(control, *value).empty());
+            }
+    }
+    for (const auto kind : {ControlKind::thermostat, ControlKind::burners, ControlKind::watts})
+        marksFrom(text, kind, TemperatureUnit::celsius);
+    if (const auto names = namesFrom(text, 12))
+        MUST(!names->empty() && names->size() <= 12);
+    for (const bool fahrenheit : {false, true})
+        if (const auto levels = food::levelsFromLines(text, fahrenheit))
+            for (const food::DonenessLevel& level : *levels)
+                MUST(level.lowK <= level.highK);
+    return 0;
+}
