@@ -166,8 +166,12 @@ Result<std::vector<Label>> marksFrom(const std::string& line, ControlKind kind,
                 return fail(Errc::invalidArgument,
                             fmt::format("\"{}\": write the temperature it usually gives behind it",
                                         mark.text));
-    if (meaningOf(kind) == MarkMeaning::share)
+    if (meaningOf(kind) == MarkMeaning::share) {
+        if (out.size() == 1 && out.front().text == "off")
+            return fail(Errc::invalidArgument, "a knob that is only off heats nothing: write its "
+                                               "other marks, too");
         spreadShares(out);
+    }
     return out;
 }
 

@@ -44,7 +44,7 @@ std::optional<double> clockSeconds(std::string_view text) {
         const auto colon = text.find(':');
         std::string_view part = trimmed(text.substr(0, colon));
         const auto number = takeNumber(part);
-        if (!number || !part.empty())
+        if (!number || !part.empty() || *number < 0)
             return std::nullopt;
         parts.push_back(*number);
         if (colon == std::string_view::npos)
@@ -72,7 +72,7 @@ Result<double> sumOfPairs(std::string_view text, double bareUnitS, double& lastU
         if (!number)
             return fail(Errc::parse, fmt::format("\"{}\" is not a time", trimmed(text)));
         const std::string word = takeWord(rest);
-        double unitS = lastUnitS > 0 ? lastUnitS / 60 : bareUnitS;
+        double unitS = lastUnitS == 86400 ? 3600 : lastUnitS > 0 ? lastUnitS / 60 : bareUnitS;
         if (!word.empty()) {
             const auto known = secondsPerUnit(word);
             if (!known)
@@ -105,8 +105,9 @@ std::size_t rangeDash(std::string_view text, std::size_t& length) {
 
 } // namespace
 
-Result<DurationRange> parseDuration(std::string_view text) {
-    text = trimmed(text);
+namespace {
+
+Result<DurationRange> anyDuration(std::string_view text) {
     if (text.empty())
         return fail(Errc::parse, "no time was given");
     if (text.find(':') != std::string_view::npos) {
@@ -133,6 +134,17 @@ Result<DurationRange> parseDuration(std::string_view text) {
     if (*low > *high)
         return fail(Errc::parse, fmt::format("\"{}\": the first time is the longer one", text));
     return DurationRange{*low, *high};
+}
+
+} // namespace
+
+Result<DurationRange> parseDuration(std::string_view text) {
+    constexpr double kTenYearsS = 315576000;
+    text = trimmed(text);
+    auto out = anyDuration(text);
+    if (out && !(out->highS <= kTenYearsS))
+        return fail(Errc::parse, fmt::format("\"{}\" is longer than ten years", text));
+    return out;
 }
 
 std::string printDuration(double seconds) {

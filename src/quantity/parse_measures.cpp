@@ -50,6 +50,8 @@ Result<double> parseMassKg(std::string_view text, double defaultSi) {
             const auto small = parseWithUnits(ounces, kMasses, 0.028349523125, "mass");
             if (!big || !small)
                 return big ? small : big;
+            if (*big < 0 || *small < 0)
+                return fail(Errc::parse, fmt::format("\"{}\": a mass cannot be below zero", text));
             return *big + *small;
         }
     return notNegative(parseWithUnits(text, kMasses, defaultSi, "mass"), text, "mass");

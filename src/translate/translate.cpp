@@ -50,7 +50,7 @@ Result<Prepared> prepare(const Request& asked, std::stop_token stop) {
         return fail(Errc::invalidArgument,
                     Finding{"no_such_stage",
                             {Number{static_cast<double>(request.recipe.stages.size())},
-                             Number{*request.moved + 1.0}}});
+                             Number{static_cast<double>(*request.moved) + 1}}});
     auto programme = writtenProgramme(request);
     if (!programme)
         return tl::unexpected(programme.error().in("the recipe's own appliance"));

@@ -39,6 +39,28 @@ TEST(Commands, TheMenuHoldsEveryCommandWithItsKeys) {
     EXPECT_GE(keys.size(), 10);
 }
 
+// Half of an old book's recipes are in gas marks; the oven's dial is not.
+TEST(Commands, GasMarksStandBesideAnOvensDialWhereTheCookWantsThem) {
+    Bench bench;
+    bench.choose("Deck");
+    auto* sheet = find<QTableView>(bench.window.get(), "Rate sheet");
+    ASSERT_NE(sheet, nullptr);
+    const auto rows = [&] {
+        QStringList out;
+        for (int row = 0; row < sheet->model()->rowCount(); ++row)
+            out << sheet->model()->headerData(row, Qt::Vertical).toString();
+        return out.join(QLatin1Char('|'));
+    };
+    EXPECT_FALSE(rows().contains(QStringLiteral("gas"))) << rows().toStdString();
+    bench.press(Qt::Key_G, Qt::ControlModifier);
+    EXPECT_TRUE(rows().contains(QStringLiteral("180 °C (gas 4)"))) << rows().toStdString();
+    EXPECT_TRUE(commandOf(bench, "Gas marks").isChecked());
+    bench.press(Qt::Key_U, Qt::ControlModifier);
+    EXPECT_TRUE(rows().contains(QStringLiteral("(356 °F, gas 4)"))) << rows().toStdString();
+    bench.press(Qt::Key_G, Qt::ControlModifier);
+    EXPECT_FALSE(rows().contains(QStringLiteral("gas"))) << rows().toStdString();
+}
+
 TEST(Commands, NothingOfTheWorkCanBeDoneOnTheFirstPage) {
     Bench bench(false);
     for (const char* name : {"Rate", "Translate", "Kitchen", "Import", "Save", "Undo", "Redo",

@@ -14,6 +14,8 @@
 using namespace dynamet;
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
+    if (size < 8)
+        return 0;
     const std::string_view bytes = textOf(data, size);
     unpackIntegers(bytes, size);
     unpackIntegers(bytes, size / 2);

@@ -22,7 +22,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         ::unlink((path + end).c_str());
     std::ofstream(path, std::ios::binary) << bytes;
     if (auto book = book::Book::open(path)) {
-        fuzz::readAll(*book);
+        fuzz::readAll(*book, size % 16 == 0);
         kitchen::Site late;
         late.id = "late";
         const auto added = addSite(*book, late, fuzz::kWhen);

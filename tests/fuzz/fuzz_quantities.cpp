@@ -25,7 +25,8 @@ void finite(const Result<double>& read) {
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
     const std::string text(textOf(data, size));
-    for (const auto unit : {TemperatureUnit::celsius, TemperatureUnit::fahrenheit}) {
+    {
+        const auto unit = size % 2 ? TemperatureUnit::celsius : TemperatureUnit::fahrenheit;
         if (const auto t = parseTemperature(text, unit))
             MUST(std::isfinite(t->kelvin()) && t->kelvin() >= 0);
         if (const auto d = parseTemperatureDifference(text, unit))
@@ -34,10 +35,11 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
             for (std::size_t i = 1; i < timed->readings.size(); ++i)
                 MUST(timed->readings[i].timeS > timed->readings[i - 1].timeS);
         rating::parseReadings(text, unit);
-        for (const rating::Protocol& protocol : rating::allProtocols()) {
-            if (!protocol.values.empty())
-                rating::readTyped(
-                    protocol, {{protocol.values[size % protocol.values.size()].name, text}}, unit);
+        const auto& protocols = rating::allProtocols();
+        const rating::Protocol& protocol = protocols[size % protocols.size()];
+        if (!protocol.values.empty()) {
+            const std::string& name = protocol.values[size % protocol.values.size()].name;
+            rating::readTyped(protocol, {{name, text}}, unit);
         }
     }
     rating::parseCounts(text);

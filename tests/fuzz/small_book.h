@@ -76,9 +76,9 @@ inline void fill(book::Book& book) {
     test.typed = {{"set_C", "180"}};
     test.setStarted(kWhen);
     book::RecordedChannel air{"air", "air", "°C", "probe", {}, {}, 0.1};
-    for (int i = 0; i < 600; ++i) {
-        air.timeS.push_back(10.0 * i);
-        air.asRecorded.push_back(i < 60 ? 20 + i * 2.7 : 182 + (i % 5) * 0.1);
+    for (int i = 0; i < 200; ++i) {
+        air.timeS.push_back(30.0 * i);
+        air.asRecorded.push_back(i < 20 ? 20 + i * 8.1 : 182 + (i % 5) * 0.1);
     }
     test.channels.push_back(air);
     air.role = "wet";
@@ -120,8 +120,9 @@ inline const std::string& seedBook() {
     return bytes;
 }
 
-/// Everything that the window reads when a book is opened and walked through.
-inline void readAll(book::Book& book) {
+/// Everything that the window reads when a book is opened and walked through; now and then worked
+/// out again as well, which takes a hundred times as long.
+inline void readAll(book::Book& book, bool reduced) {
     const auto kitchen = loadKitchen(book);
     (void)loadRetired(book);
     (void)loadChoices(book);
@@ -134,13 +135,13 @@ inline void readAll(book::Book& book) {
             (void)listTranslations(book, recipe.id);
     for (const kitchen::Appliance& appliance : kitchen->appliances) {
         (void)loadHistory(book, appliance.id);
-        for (const kitchen::Setting& setting : kitchen::possibleSettings(appliance.controls, 3, 20))
+        for (const kitchen::Setting& setting : kitchen::possibleSettings(appliance.controls, 2, 3))
             (void)settingLabel(appliance.controls, setting, Units{});
         const auto tests = listTests(book, appliance.id);
         if (!tests)
             continue;
         for (const book::TestLine& line : *tests)
-            if (const auto test = loadTest(book, line.id))
+            if (const auto test = loadTest(book, line.id); test && reduced)
                 (void)rating::reduce(inputOf(*test, kitchen->instruments));
     }
 }

@@ -178,4 +178,12 @@ TEST(Catalogue, EveryInstrumentCanBeUsedAsItStands) {
     }
 }
 
+// "off" typed as a knob's only mark read beyond the end of the list (found by fuzzing).
+TEST(Defect165, AKnobThatIsOnlyOffIsRefused) {
+    const auto marks = marksFrom("off", ControlKind::burners, TemperatureUnit::celsius);
+    ASSERT_FALSE(marks.has_value());
+    EXPECT_NE(marks.error().message.find("other marks"), std::string::npos);
+    EXPECT_TRUE(marksFrom("off, on", ControlKind::burners, TemperatureUnit::celsius).has_value());
+}
+
 } // namespace

@@ -91,8 +91,9 @@ void TopBar::setWorkspace(int index) {
 
 void TopBar::refresh() {
     const bool open = document_.isOpen();
-    units_->setText(document_.units().fahrenheit ? QStringLiteral("°F · in")
-                                                 : QStringLiteral("°C · mm"));
+    const Units& units = document_.units();
+    units_->setText((units.fahrenheit ? QStringLiteral("°F · in") : QStringLiteral("°C · mm")) +
+                    (units.gasMarks ? QStringLiteral(" · gas") : QString()));
     const QString name = open ? QFileInfo(toQt(document_.book().path())).completeBaseName()
                               : QStringLiteral("Dynamet");
     book_->setText(book_->fontMetrics().elidedText(name, Qt::ElideRight, 150));

@@ -5,6 +5,7 @@
 
 #include "quantity/number_text.h"
 
+#include <cmath>
 #include <fmt/format.h>
 #include <sstream>
 
@@ -39,6 +40,8 @@ std::vector<std::string> wordsOf(std::string text) {
     return words;
 }
 
+constexpr double kMost = 100000; ///< coals, minutes
+
 /// Numbers in a row, times `factor`; `whole` refuses fractions.
 Result<std::vector<KeyedReading>> parseNumbers(const std::string& typed, double factor,
                                                bool whole) {
@@ -49,7 +52,8 @@ Result<std::vector<KeyedReading>> parseNumbers(const std::string& typed, double 
         std::string_view rest = word;
         const auto number = takeNumber(rest);
         const bool left = !trimmed(rest).empty() && trimmed(rest) != "min";
-        if (!number || left || *number < 0 || (whole && *number != static_cast<int>(*number)))
+        if (!number || left || *number < 0 || *number > kMost ||
+            (whole && *number != std::floor(*number)))
             return fail(Errc::parse, fmt::format("entry {}: \"{}\" is not a {}", out.size() + 1,
                                                  word, whole ? "whole count" : "number"));
         out.push_back({*number * factor, word});
