@@ -57,8 +57,10 @@ struct Outcome {
     double coldestPeakK = 0; ///< the least hot place's highest temperature
     double turnS = std::numeric_limits<double>::quiet_NaN(); ///< first turn, NaN = none
     std::vector<StageOutcome> stages;                        ///< those before the last
-    std::array<double, 3> browning{};                        ///< index by face
-    std::array<double, 3> raised{}; ///< the same for what rides proud of the face
+    std::array<double, 3> browning{};                        ///< index by face, mean over it
+    std::array<double, 3> crustSpread{}; ///< its standard deviation over the face
+    std::array<double, 3> charred{};     ///< share of the face that is black
+    std::array<double, 3> raised{};      ///< the same for what rides proud of the face
     std::array<bool, 3> hasFace{true, true, false};
     double rimM = 0;                   ///< deepest grey rim of first and second face
     double rimShare = 0;               ///< share of the section that greyed

@@ -74,11 +74,20 @@ Section Simulation::section() const {
 }
 
 Frame Simulation::frame() const {
-    return {timeS(), peakNodes(), moment_.browning};
+    Frame out{timeS(), peakNodes(), {}};
+    for (std::size_t face = 0; face < 3; ++face)
+        out.browning[face] = moment_.crust[face].index();
+    return out;
 }
 
-void Simulation::fill(Outcome& outcome) const {
-    outcome.browning = moment_.browning;
+void Simulation::fill(Outcome& outcome) {
+    catchUp();
+    for (std::size_t face = 0; face < 3; ++face) {
+        const FaceCrust& crust = moment_.crust[face];
+        outcome.browning[face] = crust.index();
+        outcome.crustSpread[face] = crust.spread();
+        outcome.charred[face] = crust.charredShare();
+    }
     outcome.raised = moment_.raised;
     for (const auto face : {heat::bottomFace, heat::topFace, heat::sideFace})
         outcome.hasFace[foodFace(face)] = solver_.hasFace(face);

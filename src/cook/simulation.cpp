@@ -20,6 +20,16 @@ constexpr double kWetFilm = 0.1;
 /// steak's weight a side (from memory, ±0.1).
 constexpr double kDriedAway = 0.2;
 
+/// How fast water comes to the face beside cut lean meat: skin, fat and dough hold it back (a
+/// guess, from the trade).
+double surfaceSupply(const recipe::FoodPiece& piece) {
+    constexpr double kHeldBack = 0.3, kFat = 0.25;
+    const bool dough = piece.food.body == food::Body::dough ||
+                       piece.food.body == food::Body::baked ||
+                       piece.food.body == food::Body::batter;
+    return dough || piece.food.composition.fat > kFat ? kHeldBack : 1;
+}
+
 bool anyStone(const Programme& programme, const recipe::FoodPiece& piece) {
     const auto has = [](const kitchen::HeatField& field, const kitchen::Site& site) {
         return boundaryOf(field, kitchen::Face::bottom, site).stone.has_value();
@@ -57,6 +67,9 @@ Result<Simulation> Simulation::create(const recipe::FoodPiece& piece, const Prog
     out.organisms_ = food::organismsOf(piece.food.foodClass);
     out.moment_.logs.assign(out.organisms_.size(), 0);
     out.moment_.dangerS = piece.temperedS;
+    out.traits_ = {out.solver_.water0(), out.solver_.material().dryRatio(),
+                   piece.moistureSupply * surfaceSupply(piece), piece.food.browning};
+    out.moment_.crust.fill(FaceCrust(piece.startK, options.driedKgM2, out.solver_.water0()));
     if (const auto fat = food::findFat(piece.fat))
         out.smokeK_ = fat->smokeK;
     out.beginStage(programme.stages.front());
@@ -98,10 +111,11 @@ void Simulation::beginStage(const Stage& stage) {
 
 void Simulation::surround(const heat::FaceBoundary& bottom, const heat::FaceBoundary& top,
                           const heat::FaceBoundary& side) {
+    catchUp();
+    moment_.crustSinceS = timeS();
     around_ = {bottom, top, side};
     solver_.setBoundaries(bottom, top, side);
     noteTouch();
-    before_ = crustRates();
 }
 
 const Simulation::Moment& Simulation::moment() {
@@ -114,7 +128,6 @@ void Simulation::restore(const Moment& moment) {
     solver_.setBoundaries(stage_[0], stage_[1], stage_[2]);
     around_ = stage_;
     solver_.restore(moment.state);
-    before_ = crustRates();
     killBefore_ = killRates();
 }
 
@@ -129,58 +142,34 @@ std::optional<Simulation::Touch> Simulation::touchingPlate(heat::FaceIndex face)
     return std::nullopt;
 }
 
-/// A dry skin is hotter than the face below it, under air as on a plate; what rides proud of the
-/// face takes the plate's temperature.
-Simulation::CrustRates Simulation::crustRates() const {
-    CrustRates out;
-    for (const heat::FaceIndex face : kFaces) {
-        if (!solver_.hasFace(face))
-            continue;
-        double crust = solver_.surfaceK(face), raised = crust;
-        const auto plate = touchingPlate(face);
-        if (plate && !hasTwoFaces(piece_.shape)) {
-            addRoundCrust(out, *plate, bareCrustK(face));
-            continue;
-        }
-        if (plate) {
-            raised = plate->kelvin;
-            const double flux = plate->contact * (plate->kelvin - crust);
-            crust = food::crustTemperature(crust, flux, plate->contact, solver_.evaporatedAt(face),
-                                           solver_.water0());
-        } else if (!around_[face].liquid) {
-            crust = raised = bareCrustK(face);
-        }
-        const std::size_t own = foodFace(face);
-        out.browning[own] = piece_.food.browning * food::browningRate(crust);
-        out.raised[own] = food::browningRate(std::max(raised, crust));
-    }
-    return out;
+/// What rides proud of the face takes the temperature of a plate that presses on it.
+void Simulation::addCrust(heat::FaceIndex face, double seconds) {
+    const auto front = solver_.wetFrontUnder(face);
+    const auto touch = touchingPlate(face);
+    CrustMoment at;
+    at.timeS = timeS();
+    at.around = &around_[face];
+    at.touchK = touch ? touch->kelvin : 0;
+    at.touch = touch ? touch->contact : 0;
+    at.frontK = front.kelvin;
+    at.inwardFlux = front.inwardFlux;
+    at.waterLeft = front.waterLeft;
+    at.driedThrough = front.none;
+    at.filmed = front.filmed;
+    const std::size_t own = foodFace(face);
+    FaceCrust& crust = moment_.crust[own];
+    crust.advance(at, traits_, solver_.vapour(), seconds);
+    const double proud = std::max(touch ? touch->kelvin : 0, crust.topK());
+    moment_.raised[own] =
+        std::min(food::kBlackIndex, moment_.raised[own] + seconds * food::browningRate(proud));
 }
 
-/// A face that has dried through is itself the top of its dry layer: the skin stands on the boiling
-/// point then, and only the hotter of the two is seen.
-double Simulation::bareCrustK(heat::FaceIndex face) const {
-    const double crust = solver_.surfaceK(face);
-    const heat::FaceFlux flux = solver_.faceNow(face);
-    const double skin =
-        food::crustTemperature(std::min(crust, solver_.boilingK()), flux.dryFlux,
-                               flux.dryCoefficient, solver_.evaporatedAt(face), solver_.water0());
-    return std::max(crust, skin);
-}
-
-void Simulation::addRoundCrust(CrustRates& rates, const Touch& plate, double bareK) const {
-    const double surface = solver_.surfaceK(heat::topFace);
-    const double flux = flatContact_ * (plate.kelvin - surface);
-    const double strip = std::max(bareK, food::crustTemperature(surface, flux, flatContact_,
-                                                                solver_.evaporatedAt(heat::topFace),
-                                                                solver_.water0()));
-    const double share = roundContact_.share;
-    const auto mean = [share](double touching, double bare) {
-        return share * food::browningRate(touching) + (1 - share) * food::browningRate(bare);
-    };
-    const std::size_t own = foodFace(heat::topFace);
-    rates.browning[own] = piece_.food.browning * mean(strip, bareK);
-    rates.raised[own] = mean(std::max(plate.kelvin, strip), bareK);
+void Simulation::catchUp() {
+    if (moment_.crustBehindS > 0)
+        for (const heat::FaceIndex face : kFaces)
+            if (solver_.hasFace(face))
+                addCrust(face, moment_.crustBehindS);
+    moment_.crustBehindS = 0;
 }
 
 double Simulation::plateUnderK() const {
@@ -223,15 +212,12 @@ void Simulation::noteTouch() {
 }
 
 void Simulation::addUp(double seconds) {
-    const CrustRates now = crustRates();
-    for (std::size_t f = 0; f < 3; ++f) {
-        const auto add = [seconds](double& sum, double was, double is) {
-            sum = std::min(food::kBlackIndex, sum + seconds * (was + is) / 2);
-        };
-        add(moment_.browning[f], before_.browning[f], now.browning[f]);
-        add(moment_.raised[f], before_.raised[f], now.raised[f]);
-    }
-    before_ = now;
+    // A crust changes more slowly the longer it has been at one heat.
+    constexpr double kShare = 0.05, kLeastS = 0.5, kMostS = 10;
+    moment_.crustBehindS += seconds;
+    const double sinceS = timeS() - moment_.crustSinceS;
+    if (moment_.crustBehindS >= std::clamp(kShare * sinceS, kLeastS, kMostS))
+        catchUp();
     const double core = solver_.coreK();
     if (core > moment_.corePeakK) {
         moment_.corePeakK = core;
@@ -257,8 +243,9 @@ Result<bool> Simulation::cookUntil(double untilS, const heat::StepObserver& stop
 }
 
 void Simulation::turn() {
+    catchUp();
+    moment_.crustSinceS = timeS();
     solver_.turn();
-    before_ = crustRates();
 }
 
 void Simulation::beginRest(const recipe::Rest& rest, const kitchen::Site& site) {

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "cook/crust.h"
 #include "cook/outcome.h"
 #include "cook/round_boundary.h"
 
@@ -22,8 +23,10 @@ class Simulation {
 
     struct Moment {
         heat::PieceState state;
-        std::array<double, 3> browning{}, raised{};
-        std::vector<double> logs; ///< by organism of this food
+        std::array<FaceCrust, 3> crust{};
+        double crustBehindS = 0, crustSinceS = 0; ///< not yet added; last change of surroundings
+        std::array<double, 3> raised{};           ///< browning of what rides proud of a face
+        std::vector<double> logs;                 ///< by organism of this food
         double dangerS = 0, hottestTouchK = 0;
         double smokesFromS = std::numeric_limits<double>::quiet_NaN();
         double corePeakK = 0, corePeakS = 0; ///< so far, at the ends of steps
@@ -48,7 +51,7 @@ class Simulation {
     const heat::PieceSolver& solver() const { return solver_; }
     double timeS() const { return solver_.timeS(); }
     /// Reads the outcome's sums as they stand.
-    void fill(Outcome& outcome) const;
+    void fill(Outcome& outcome);
     /// Of the plate under the food now; NaN where none touches it.
     double plateUnderK() const;
     Sample sample() const;
@@ -60,17 +63,13 @@ class Simulation {
     std::size_t foodFace(heat::FaceIndex face) const;
     void surround(const heat::FaceBoundary& bottom, const heat::FaceBoundary& top,
                   const heat::FaceBoundary& side);
-    struct CrustRates {
-        std::array<double, 3> browning{}, raised{};
-    };
     struct Touch {
         double kelvin, contact;
     };
     std::optional<Touch> touchingPlate(heat::FaceIndex face) const;
-    CrustRates crustRates() const;
-    /// The strip that touches and the bare rest of a round piece, each by its share.
-    void addRoundCrust(CrustRates& rates, const Touch& plate, double bareK) const;
-    double bareCrustK(heat::FaceIndex face) const;
+    void addCrust(heat::FaceIndex face, double seconds);
+    /// Brings the crusts up to now.
+    void catchUp();
     double coldestInsideK() const;
     /// Kills per second now, by organism of this food.
     std::vector<double> killRates() const;
@@ -90,7 +89,7 @@ class Simulation {
     double fieldSinceS_ = 0;
     std::array<heat::FaceBoundary, 3> around_;
     std::array<heat::FaceBoundary, 3> stage_; ///< of the last stage, to come back to
-    CrustRates before_;
+    CrustTraits traits_;
     std::vector<double> killBefore_;
     Moment moment_;
     std::stop_token stop_;

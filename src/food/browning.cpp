@@ -12,15 +12,6 @@ double browningRate(double crustK) {
     return 1.0 / 600 * std::exp(-75000.0 / 8.314 * (1 / crustK - 1 / 423.15));
 }
 
-double crustTemperature(double surfaceK, double dryFlux, double dryCoefficient,
-                        double evaporatedKgPerM2, double waterKgPerM3) {
-    if (waterKgPerM3 <= 0)
-        return surfaceK;
-    const double resistance = std::min(8 * std::max(evaporatedKgPerM2, 0.0) / waterKgPerM3, 0.015);
-    const double rise = dryFlux * resistance / (1 + dryCoefficient * resistance);
-    return surfaceK + std::clamp(rise, 0.0, 120.0);
-}
-
 const char* crustWord(double browning) {
     if (browning < 0.25)
         return "pale";

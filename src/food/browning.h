@@ -13,11 +13,6 @@ double browningRate(double crustK);
 /// Black through: the index stays here, whatever follows.
 inline constexpr double kBlackIndex = 10;
 
-/// Temperature of the dry skin above a face under air and radiation: hotter than the face by the
-/// dry flux through the dried layer, at most 120 K. Fluxes W/m², coefficient W/m²K.
-double crustTemperature(double surfaceK, double dryFlux, double dryCoefficient,
-                        double evaporatedKgPerM2, double waterKgPerM3);
-
 /// "pale", "lightly coloured", "golden", "dark", "scorched", "charred".
 const char* crustWord(double browning);
 

@@ -37,6 +37,7 @@ class Material {
         : Material(food.composition, food.freezingC, withIce, food.porosity) {}
 
     double waterPerVolume() const { return water0_; } ///< kg/m³ at the start; 0 = dry
+    double dryRatio() const { return dryRatio_; } ///< fat-free dry matter per water at the start
     /// Where ice begins, K; far below zero where none is reckoned with.
     double freezingK() const { return freezingK_; }
 

@@ -128,10 +128,4 @@ void PieceRates::Work::addFaces() {
     }
 }
 
-FaceFlux PieceRates::faceNow(const PieceMesh& m, const PieceState& state, FaceIndex face) const {
-    const std::size_t i = m.middleRow(face);
-    return fluxInto(boundary[face], *m.vapour, surfaceAt(m, state.kelvin[i], state.waterLeft[i]),
-                    state.timeS);
-}
-
 } // namespace dynamet::heat

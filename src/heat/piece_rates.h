@@ -48,7 +48,6 @@ class PieceRates {
     bool hasSidePlate(const PieceMesh& mesh, const PieceState& state) const {
         return boundary[sideFace].lumpedPlate && mesh.hasFace(sideFace, state.turned);
     }
-    FaceFlux faceNow(const PieceMesh& mesh, const PieceState& state, FaceIndex face) const;
 
   private:
     struct Work; ///< one evaluation: mesh, moment and where the rates go

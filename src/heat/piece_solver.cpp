@@ -53,6 +53,38 @@ double PieceSolver::plateK(FaceIndex face) const {
     return state_.kelvin[face == bottomFace ? node - 1 : node + 1];
 }
 
+PieceSolver::WetFront PieceSolver::wetFrontUnder(FaceIndex face) const {
+    const PieceMesh& m = *mesh_;
+    const std::size_t first = m.middleRow(face);
+    const bool across = face == sideFace;
+    const std::vector<double>& place = across ? m.grid.across : m.grid.up;
+    const std::size_t count = across ? m.columns : m.nodes;
+    const auto rowAt = [&](std::size_t depth) { // from the face inwards
+        return across               ? first - depth * m.stride
+               : face == bottomFace ? first + depth
+                                    : first - depth;
+    };
+    const auto placeAt = [&](std::size_t depth) {
+        return face == bottomFace ? place[depth] : place[place.size() - 1 - depth];
+    };
+    WetFront out;
+    out.filmed = state_.film[m.middleSlot(face)] > 0;
+    std::size_t depth = 0;
+    while (depth < count && state_.waterLeft[rowAt(depth)] <= 0)
+        ++depth;
+    out.none = m.dry || depth >= count / 2;
+    const std::size_t at = rowAt(out.none ? 0 : depth);
+    out.kelvin = state_.kelvin[at];
+    if (out.none || depth + 1 >= count)
+        return out;
+    out.waterLeft = state_.waterLeft[at];
+    double capacity = 0, conductivity = 0;
+    m.material->partial(out.kelvin, out.waterLeft, capacity, conductivity);
+    out.inwardFlux = conductivity * (out.kelvin - state_.kelvin[rowAt(depth + 1)]) /
+                     std::abs(placeAt(depth) - placeAt(depth + 1));
+    return out;
+}
+
 void PieceSolver::setBoundaries(const FaceBoundary& bottom, const FaceBoundary& top) {
     setBoundaries(bottom, top, withoutPlates(top));
 }

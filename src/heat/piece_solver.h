@@ -42,8 +42,17 @@ class PieceSolver {
     double meanK() const { return heat::meanK(state_, *mesh_); }
     /// Share of its water that the piece has lost since the cook began.
     double waterLostShare() const { return waterGoneShare(state_, *mesh_) - goneBefore_; }
-    /// Flux and dryness at the middle of a face now, for browning.
-    FaceFlux faceNow(FaceIndex face) const { return stepper_.rates.faceNow(*mesh_, state_, face); }
+    /// The outermost wet food under the middle of a face, for its crust.
+    struct WetFront {
+        double kelvin = 0;
+        double inwardFlux = 0; ///< W/m², conducted from there on
+        double waterLeft = 1;
+        bool none = false;   ///< dried through (or a food without water): the face itself
+        bool filmed = false; ///< water stands on the face
+    };
+    WetFront wetFrontUnder(FaceIndex face) const;
+    const Vapour& vapour() const { return *mesh_->vapour; }
+    const Material& material() const { return *mesh_->material; }
     double boilingK() const { return mesh_->vapour->boilingK(); }
     double water0() const { return mesh_->material->waterPerVolume(); }
     double heatContent() const { return heat::heatContent(state_, *mesh_); }

@@ -21,7 +21,7 @@ Simulation simulationOf(const recipe::FoodPiece& piece, const Programme& program
 
 void expectSame(const Simulation::Moment& a, const Simulation::Moment& b) {
     EXPECT_EQ(a.logs, b.logs);
-    EXPECT_EQ(a.browning, b.browning);
+    EXPECT_EQ(a.crust, b.crust);
     EXPECT_EQ(a.raised, b.raised);
     EXPECT_EQ(a.dangerS, b.dangerS);
     EXPECT_EQ(a.corePeakK, b.corePeakK);

@@ -84,6 +84,8 @@ Case caseOf(const json& fact) {
     out.piece.thicknessM = piece.at("thickness_mm").get<double>() / 1000;
     out.piece.widthM = piece.at("width_mm").get<double>() / 1000;
     out.piece.startK = piece.at("start_C").get<double>() + kZeroCelsiusK;
+    if (piece.contains("surface"))
+        out.piece.surface = *recipe::surfaceOf(piece.at("surface").get<std::string>());
     const json& stages = fact.at("stages");
     for (std::size_t i = 0; i + 1 < stages.size(); ++i) {
         const json& from = stages[i];

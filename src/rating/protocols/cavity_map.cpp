@@ -99,8 +99,8 @@ Result<Reduction> reduceCavityMap(const CavityMap& test) {
     if (!steady)
         return tl::unexpected(steady.error());
     const Settled& settled = steady->settled;
-    const double from = steady->part.timeS.front();
-    const double span = all.timeS.back() - from;
+    const double from = steady->fromS;
+    const double span = all.timeS.back() - settled.fromS;
     const double batch = settled.cycling.periodS > 0 ? settled.cycling.periodS : span / 6;
     std::vector<double> level;
     std::vector<std::string> places;

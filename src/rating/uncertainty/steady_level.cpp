@@ -101,7 +101,8 @@ Result<SteadyLevel> steadyLevel(const Series& log, const SettledRule& rule, Swin
     out.settled = *settled;
     // The stretch that shows that it has settled may still creep a little: leave it out where the
     // log goes on for long enough after it.
-    out.part = between(all, steadyFrom(all, *settled, rule), 1e300);
+    out.fromS = steadyFrom(all, *settled, rule);
+    out.part = between(all, out.fromS, 1e300);
     const double from = out.part.timeS.front(), span = out.part.timeS.back() - from;
     const double batchS = settled->cycling.periodS > 0 ? settled->cycling.periodS : span / 6;
     out.batches = stretchMeans(out.part, from, batchS);

@@ -12,6 +12,7 @@ namespace dynamet::rating {
 /// settled, and what that mean cannot know. K and s.
 struct SteadyLevel {
     Settled settled;
+    double fromS = 0;            ///< where averaging begins
     Series part;                 ///< what was averaged
     std::vector<double> batches; ///< its means over whole cycles (or even stretches)
     double centreK = 0;

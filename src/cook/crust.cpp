@@ -1,0 +1,207 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "cook/crust.h"
+
+#include "quantity/water.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace dynamet::cook {
+namespace {
+
+// Fitted as a whole to the facts of tests/practice/crust_facts.json; each is known to a factor of
+// two at best, alone (docs/physics.md, "Crust").
+constexpr double kLayerConductivity = 0.056; ///< W/mK, of the dry layer per original thickness
+constexpr double kGoldenS = 80;              ///< to an index of 1 at 150 °C, dry
+constexpr double kActivation = 115000, kCharActivation = 160000; ///< J/mol
+constexpr double kFullColour = 1.95;                             ///< colour alone goes no further
+constexpr double kCharIndex = 6;                                 ///< what char adds
+constexpr double kSupply = 0.27;                                 ///< of a moist layer's diffusion
+constexpr double kWetBrowning = 0.05;  ///< a wet face browns so much slower
+constexpr double kVapourLayer = 0.007; ///< W/mK, the layer in vapour's way
+constexpr double kCharS = 60, kCharK = 603.15, kGoldenK = 423.15, kGas = 8.314;
+constexpr double kSteamHeat = 2000;   ///< J/kgK
+constexpr double kDiffusivity = 2e-7; ///< m²/s, of the dry layer
+constexpr double kMostActive = 0.99, kHalfActive = 0.10;
+constexpr double kLongestStepS = 10;
+constexpr double kColdestBrowningK = 335, kColdestCharK = 480; ///< nothing to speak of below
+
+/// Unevenness: ln of the heat that a part gets has this standard deviation, by how the heat comes
+/// (hollows and bars under contact; coals and hollows by sight; air and liquids reach everywhere).
+constexpr double kUnevenTouch = 0.55, kUnevenSight = 1.5, kUnevenFlow = 1.0;
+constexpr std::array<double, FaceCrust::kParts> kQuantile{-1.2816, -0.5244, 0, 0.5244, 1.2816};
+
+using Shares = std::array<double, FaceCrust::kParts>;
+
+Shares sharesOf(double uneven) {
+    Shares out{};
+    double sum = 0;
+    for (std::size_t i = 0; i < out.size(); ++i)
+        sum += out[i] = std::exp(uneven * kQuantile[i]);
+    for (double& share : out)
+        share *= static_cast<double>(out.size()) / sum;
+    return out;
+}
+
+double arrhenius(double energy, double kelvin, double at) {
+    return std::exp(-energy / kGas * (1 / kelvin - 1 / at));
+}
+
+/// How far a colour has come towards its own end.
+double saturated(double colour) {
+    return kFullColour * -std::expm1(-colour / kFullColour);
+}
+
+} // namespace
+
+FaceCrust::FaceCrust(double startK, double driedKgM2, double waterKgM3) {
+    for (Part& part : parts_) {
+        part.topK = startK;
+        part.missing += driedKgM2;
+        if (driedKgM2 > 0 && waterKgM3 > 0)
+            part.dryM = 0.5 * driedKgM2 / waterKgM3;
+    }
+}
+
+double FaceCrust::Part::index() const {
+    return (1 - charred) * saturated(colour) + kCharIndex * charred;
+}
+
+double FaceCrust::index() const {
+    double sum = 0;
+    for (const Part& part : parts_)
+        sum += part.index();
+    return sum / kParts;
+}
+
+double FaceCrust::spread() const {
+    const double middle = index();
+    double sum = 0;
+    for (const Part& part : parts_)
+        sum += (part.index() - middle) * (part.index() - middle);
+    return std::sqrt(sum / kParts);
+}
+
+double FaceCrust::charredShare() const {
+    double sum = 0;
+    for (const Part& part : parts_)
+        sum += part.charred;
+    return sum / kParts;
+}
+
+/// What the parts of a face have in common at a moment.
+struct FaceCrust::Shared {
+    double frontK = 0, boilingK = 0, latent = 0;
+    double touch = 0, touchSource = 0;                    ///< of a plate, W/m²K and W/m²
+    double flow = 0, flowSource = 0;                      ///< of air, liquid and a given flux
+    std::array<std::pair<double, double>, 4> radiators{}; ///< view times σ, K
+    std::size_t radiatorCount = 0;
+    double inwardFlux = 0;
+    bool boils = false, dries = false;
+    double filmH = 0, filmMass = 0; ///< of vapour, per W/m²K
+    double supply = 0;              ///< kg²/m⁴s: divided by what is missing it is what comes
+    bool bare = false;              ///< nothing wet below
+    bool filmed = false;
+    CrustTraits traits;
+
+    Shared(const CrustMoment& at, const CrustTraits& food, const heat::Vapour& vapour)
+        : boilingK(vapour.boilingK()), latent(vapour.latentAtBoiling()),
+          inwardFlux(std::max(0.0, at.inwardFlux)), bare(at.driedThrough || food.waterKgM3 <= 0),
+          filmed(at.filmed), traits(food) {
+        const heat::FaceBoundary& around = *at.around;
+        frontK = bare ? at.frontK : std::min(at.frontK, boilingK);
+        const auto add = [this](double h, double kelvin) {
+            flow += h;
+            flowSource += h * kelvin;
+        };
+        touch = at.touch;
+        touchSource = at.touch * at.touchK;
+        if (around.air)
+            add(around.air->h, around.air->airK.at(at.timeS));
+        if (around.liquid)
+            add(around.liquid->h, around.liquid->kelvin.at(at.timeS));
+        flowSource += around.flux;
+        for (const heat::Radiator& radiator : around.radiators)
+            if (radiatorCount < radiators.size())
+                radiators[radiatorCount++] = {radiator.view * kStefanBoltzmann,
+                                              radiator.kelvin.at(at.timeS)};
+        boils = frontK > boilingK - 0.5;
+        dries = !boils && around.vapourPa && around.air;
+        if (dries) {
+            filmH = around.air->h;
+            filmMass = vapour.wet(frontK, *around.vapourPa, kMostActive).mass;
+        }
+        supply = 2.0 / 3 * kSupply * food.supply * vapour.diffusivity(frontK) * food.waterKgM3 *
+                 food.waterKgM3 * at.waterLeft;
+    }
+};
+
+void FaceCrust::advance(const CrustMoment& at, const CrustTraits& traits,
+                        const heat::Vapour& vapour, double seconds) {
+    const Shared shared(at, traits, vapour);
+    const int steps = std::max(1, static_cast<int>(std::ceil(seconds / kLongestStepS)));
+    static const Shares touch = sharesOf(kUnevenTouch), sight = sharesOf(kUnevenSight),
+                        flow = sharesOf(kUnevenFlow);
+    for (std::size_t i = 0; i < kParts; ++i)
+        for (int step = 0; step < steps; ++step)
+            advance(parts_[i], {touch[i], sight[i], flow[i]}, shared, seconds / steps);
+}
+
+void FaceCrust::Part::heatUp(const Shared& s, const Gets& gets, double seconds) {
+    double coefficient = gets.touch * s.touch + gets.flow * s.flow;
+    double source = gets.touch * s.touchSource + gets.flow * s.flowSource;
+    for (std::size_t i = 0; i < s.radiatorCount; ++i) {
+        const auto& [strength, kelvin] = s.radiators[i];
+        const double h = gets.sight * strength * (kelvin * kelvin + topK * topK) * (kelvin + topK);
+        coefficient += h;
+        source += h * kelvin;
+    }
+    const double way = dryM / kLayerConductivity;
+    const double blowing = steam * kSteamHeat * way;
+    const double passed = std::exp(-blowing); // of the heat, against the steam
+    const double resistance = blowing > 1e-6 ? way * (1 - passed) / blowing : way;
+    const double flux = (source - coefficient * s.frontK) / (1 + coefficient * resistance);
+    const double lag = dryM * dryM / (2.5 * kDiffusivity);
+    const double goal = s.frontK + std::max(0.0, flux) * resistance;
+    topK = lag > 1e-3 * seconds ? goal + (topK - goal) * std::exp(-seconds / lag) : goal;
+    steam = 0;
+    if (s.boils)
+        steam = std::max(0.0, flux * passed - s.inwardFlux) / s.latent;
+    else if (s.dries)
+        steam = std::max(0.0, s.filmMass /
+                                  (1 / std::max(gets.flow * s.filmH, 1e-3) + dryM / kVapourLayer));
+}
+
+/// How dry the face itself is: 0 as wet as inside, 1 dry.
+double FaceCrust::Part::dryOut(const Shared& s, double seconds) {
+    const double supply = s.supply / missing;
+    const double before = dryM;
+    dryM = std::max(0.0, dryM + seconds * (steam - supply) / s.traits.waterKgM3);
+    missing += std::max(0.0, seconds * steam - s.traits.waterKgM3 * (dryM - before));
+    return dryM > 0 ? 1 : std::sqrt(std::min(1.0, steam / std::max(supply, 1e-12)));
+}
+
+void FaceCrust::advance(Part& part, const Gets& gets, const Shared& s, double seconds) {
+    double dryness = s.bare ? 1 : 0;
+    if (s.bare || s.filmed) {
+        part.topK = s.frontK;
+    } else {
+        part.heatUp(s, gets, seconds);
+        dryness = part.dryOut(s, seconds);
+    }
+    if (part.topK < kColdestBrowningK)
+        return;
+    const double water = (1 - dryness) / std::max(s.traits.dryRatio, 1e-3);
+    const double wet = water > 0 ? 1 / (1 + kHalfActive * kHalfActive / (water * water)) : 0;
+    const double ease = kWetBrowning + (1 - kWetBrowning) * (1 - wet);
+    part.colour +=
+        seconds * s.traits.browning * ease / kGoldenS * arrhenius(kActivation, part.topK, kGoldenK);
+    if (part.topK < kColdestCharK)
+        return;
+    const double charRate = arrhenius(kCharActivation, part.topK, kCharK) / kCharS;
+    part.charred = 1 - (1 - part.charred) * std::exp(-charRate * seconds);
+}
+
+} // namespace dynamet::cook
