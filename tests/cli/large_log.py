@@ -7,9 +7,9 @@ cli = sys.argv[1]
 folder = tempfile.mkdtemp(prefix="dynamet-large-")
 
 
-def run(path, *more):
+def run(path):
     before = time.monotonic()
-    child = subprocess.Popen([cli, "rate", "preheat", "--log", path, "--with", "set_C=180", *more],
+    child = subprocess.Popen([cli, "rate", "preheat", "--log", path, "--with", "set_C=180", "--column", "Oven air (°C)=air"],
                              stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True)
     words = child.stdout.read()
     _, status, used = os.wait4(child.pid, 0)
@@ -23,15 +23,17 @@ def expect(holds, words):
 
 try:
     path = f"{folder}/long.csv"
-    with open(path, "w") as out:
-        out.write("Time (s),Oven air (°C)\n")
-        lines = [f"{{}},{180 + i % 7 * 0.1:.1f}".replace("{}", "%d") for i in range(7)]
+    with open(path, "w") as out:  # a row a second for two months, three probes
+        out.write("Time,Oven air (°C),Core (°C),Room (°C)\n")
         at, written = 0, 0
         while written < 200e6:
-            part = "".join(lines[i % 7] % (at + i) + "\n" if at + i > 600 else f"{at + i},{20 + (at + i) * 0.26:.1f}\n"
-                           for i in range(200000))
-            at += 200000
-            written += out.write(part)
+            part = []
+            for i in range(at, at + 86400):
+                clock = f"{i // 3600 % 24:02}:{i // 60 % 60:02}:{i % 60:02}"
+                air = 20 + i * 0.26 if i < 600 else 180 + i % 7 * 0.1
+                part.append(f"2026-{i // 86400 // 28 + 1:02}-{i // 86400 % 28 + 1:02} {clock},{air:.1f},64.1,22.3\n")
+            at += 86400
+            written += out.write("".join(part))
     code, used, took, words = run(path)
     print(f"{os.path.getsize(path) / 1e6:.0f} MB, {at} rows: {used:.0f} MB in {took:.1f} s")
     expect(code == 0, words)
