@@ -235,30 +235,38 @@ void HowPane::addKeyed() {
     column_->addLayout(form);
 }
 
-void HowPane::addSources() {
-    if (!protocol_->fromLog)
-        addKeyed();
-    if (protocol_->takesLog()) {
-        auto* import = new QPushButton(QStringLiteral("Import a log…  (Ctrl+I)"));
-        if (protocol_->fromLog)
-            import->setObjectName(QStringLiteral("act"));
-        import->setAccessibleName(QStringLiteral("Import a log"));
-        connect(import, &QPushButton::clicked, this, &HowPane::importWanted);
-        column_->addWidget(import);
-        addText(QStringLiteral("Or drop the logger's file anywhere on this page."), "quiet");
-        if (protocol_->fromLog && !canBeTyped(protocol_->id))
-            return;
-        if (protocol_->fromLog) {
-            addText(QStringLiteral("No logger? Read by hand and type it:"), "quiet");
-            addKeyed();
-        }
-    }
+void HowPane::addImport(const char* rank) {
+    auto* import = new QPushButton(QStringLiteral("Import a log…  (Ctrl+I)"));
+    import->setObjectName(QString::fromUtf8(rank));
+    import->setAccessibleName(QStringLiteral("Import a log"));
+    connect(import, &QPushButton::clicked, this, &HowPane::importWanted);
+    column_->addWidget(import);
+    addText(QStringLiteral("Or drop the logger's file anywhere on this page."), "quiet");
+}
+
+void HowPane::addWork(const char* rank) {
     auto* work = new QPushButton(QStringLiteral("Work it out"));
-    if (!protocol_->fromLog)
-        work->setObjectName(QStringLiteral("act"));
+    work->setObjectName(QString::fromUtf8(rank));
     work->setAccessibleName(QStringLiteral("Work it out"));
     connect(work, &QPushButton::clicked, this, &HowPane::keyedReady);
     column_->addWidget(work);
+}
+
+/// The usual way first, each with its own button below it.
+void HowPane::addSources() {
+    if (!protocol_->fromLog) {
+        addKeyed();
+        addWork("act");
+        if (protocol_->alsoLog)
+            addImport("");
+        return;
+    }
+    addImport("act");
+    if (!canBeTyped(protocol_->id))
+        return;
+    addText(QStringLiteral("No logger? Read by hand and type it:"), "quiet");
+    addKeyed();
+    addWork("");
 }
 
 void HowPane::fill(const book::TestRecord& test) {

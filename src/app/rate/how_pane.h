@@ -60,6 +60,8 @@ class HowPane : public QWidget {
     void addFields();
     void addKeyed();
     void addSources();
+    void addImport(const char* rank);
+    void addWork(const char* rank);
     QLineEdit* reading(QFormLayout& form, const QString& label, const QString& hint,
                        const std::string& role);
     Document& document_;

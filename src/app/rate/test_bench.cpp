@@ -324,7 +324,6 @@ void TestBench::showFound() {
 
 std::vector<QString> TestBench::doubts() const {
     std::vector<QString> out;
-    const auto unit = document_.units().temperature();
     for (const auto& doubt :
          rating::doubtsAbout(*reduction_, document_.kitchen(), *appliance(), place_.setting,
                              place_.zone, place_.vesselId, place_.insertId))
