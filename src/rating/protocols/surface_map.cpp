@@ -77,7 +77,8 @@ Result<Reduction> reduceSurfaceMap(const SurfaceMap& test) {
         return fail(Errc::refused, Finding{"map_needs_spots"});
     for (std::size_t i = 0; test.limitK && i < test.shownK.size(); ++i)
         if (test.shownK[i] >= *test.limitK)
-            return fail(Errc::refused, Finding{"spot_at_limit", {Number{i + 1.0}}});
+            return fail(Errc::refused,
+                        Finding{"spot_at_limit", {Number{static_cast<double>(i + 1)}}});
     auto spread = spreadOf(test, inputs(), 0, 0, evaluate);
     if (!spread)
         return tl::unexpected(spread.error());

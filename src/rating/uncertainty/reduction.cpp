@@ -77,8 +77,8 @@ Result<void> checkReadings(const Series& readings, const std::string& what, std:
         if (readings.timeS[i] < readings.timeS[i - 1])
             return fail(Errc::refused,
                         Finding{"time_backwards",
-                                {Name{what}, Number{i + 1.0}, Seconds{readings.timeS[i]},
-                                 Seconds{readings.timeS[i - 1]}}});
+                                {Name{what}, Number{static_cast<double>(i + 1)},
+                                 Seconds{readings.timeS[i]}, Seconds{readings.timeS[i - 1]}}});
     std::size_t good = 0, outside = 0;
     for (double v : readings.value)
         if (std::isfinite(v)) {
