@@ -9,16 +9,26 @@
 #include "rating/reduce.h"
 
 #include <cmath>
+#include <cstdio>
+#include <cstdlib>
 
 namespace dynamet::bench {
 
 inline constexpr book::When kWhen{1795176000000, 0};
 
+/// Ends the program where a book cannot be made.
+inline void need(const Result<void>& done) {
+    if (!done) {
+        std::fprintf(stderr, "%s\n", done.error().message.c_str());
+        std::abort();
+    }
+}
+
 /// A kitchen of twelve appliances in a new book.
 inline void addKitchen(book::Book& book) {
     kitchen::Site site;
     site.id = site.name = "home";
-    addSite(book, site, kWhen).value();
+    need(addSite(book, site, kWhen));
     int n = 0;
     for (const auto kind :
          {kitchen::ApplianceKind::stillOven, kitchen::ApplianceKind::fanOven,
@@ -27,7 +37,7 @@ inline void addKitchen(book::Book& book) {
             kitchen::Appliance a = *kitchen::typicalAppliance(kind);
             a.id = a.name = "appliance " + std::to_string(n++);
             a.siteId = "home";
-            addAppliance(book, a, kWhen).value();
+            need(addAppliance(book, a, kWhen));
         }
     }
 }
@@ -50,7 +60,7 @@ inline void writeYears(const std::string& path, int tests, int readings) {
     test.channels.push_back(air);
     const auto reduction = rating::reduce(inputOf(test, {})).value();
     for (int from = 0; from < tests; from += 250)
-        together(book, [&]() -> Result<void> {
+        need(together(book, [&]() -> Result<void> {
             for (int i = from; i < std::min(from + 250, tests); ++i) {
                 const auto& on =
                     kitchen.appliances[static_cast<std::size_t>(i) % kitchen.appliances.size()];
@@ -68,7 +78,7 @@ inline void writeYears(const std::string& path, int tests, int readings) {
                     return tl::unexpected(saved.error());
             }
             return {};
-        }).value();
+        }));
 }
 
 } // namespace dynamet::bench
