@@ -50,6 +50,27 @@ class OnlyLooking : public book::testing::BookFolder {
         fs::copy_file(live + "-wal", path((name + "-wal").c_str()));
         ASSERT_GT(fs::file_size(path((name + "-wal").c_str())), 0u);
     }
+    /// A book with one test "t" of these readings; off any grid at a resolution of 0.
+    Book withALog(const std::vector<double>& readings, double resolution) {
+        auto book = *Book::create(path(), kWhen);
+        kitchen::Site home;
+        home.id = home.name = "home";
+        EXPECT_TRUE(addSite(book, home, kWhen).has_value());
+        auto oven = *kitchen::typicalAppliance(kitchen::ApplianceKind::stillOven);
+        oven.id = oven.name = "oven";
+        oven.siteId = "home";
+        EXPECT_TRUE(addAppliance(book, oven, kWhen).has_value());
+        TestRecord test;
+        test.id = "t";
+        test.applianceId = "oven";
+        test.siteId = "home";
+        test.protocol = "preheat";
+        test.zone = oven.zones.front().name;
+        test.setting = "oven=180C";
+        test.channels.push_back({"air", "air", "°C", "", {0, 5, 10}, readings, resolution});
+        EXPECT_TRUE(addTest(book, test, kWhen).has_value());
+        return book;
+    }
     std::map<std::string, std::string> filesIn(const std::string& folder) {
         std::map<std::string, std::string> out;
         for (const auto& entry : fs::directory_iterator(folder))
@@ -177,23 +198,7 @@ TEST_F(OnlyLooking, Defect160DamageIsFoundAndThenNothingIsWritten) {
 }
 
 TEST_F(OnlyLooking, Defect161AUnitThatNobodyKnowsIsAnErrorNeverDegrees) {
-    auto book = *Book::create(path(), kWhen);
-    kitchen::Site home;
-    home.id = home.name = "home";
-    ASSERT_TRUE(addSite(book, home, kWhen).has_value());
-    auto oven = *kitchen::typicalAppliance(kitchen::ApplianceKind::stillOven);
-    oven.id = oven.name = "oven";
-    oven.siteId = "home";
-    ASSERT_TRUE(addAppliance(book, oven, kWhen).has_value());
-    TestRecord test;
-    test.id = "t";
-    test.applianceId = "oven";
-    test.siteId = "home";
-    test.protocol = "preheat";
-    test.zone = oven.zones.front().name;
-    test.setting = "oven=180C";
-    test.channels.push_back({"air", "air", "°C", "", {0, 5, 10}, {20, 21, 22}, 0.1});
-    ASSERT_TRUE(addTest(book, test, kWhen).has_value());
+    auto book = withALog({20, 21, 22}, 0.1);
     ASSERT_TRUE(loadTest(book, "t").has_value());
     book.database().exec("UPDATE channel SET unit='R'");
     const auto read = loadTest(book, "t");
@@ -203,24 +208,9 @@ TEST_F(OnlyLooking, Defect161AUnitThatNobodyKnowsIsAnErrorNeverDegrees) {
 }
 
 TEST_F(OnlyLooking, Defect163ABlockThatWasCutOffIsAnErrorNeverNoughts) {
-    auto book = *Book::create(path(), kWhen);
-    kitchen::Site home;
-    home.id = home.name = "home";
-    ASSERT_TRUE(addSite(book, home, kWhen).has_value());
-    auto oven = *kitchen::typicalAppliance(kitchen::ApplianceKind::stillOven);
-    oven.id = oven.name = "oven";
-    oven.siteId = "home";
-    ASSERT_TRUE(addAppliance(book, oven, kWhen).has_value());
-    TestRecord test;
-    test.id = "t";
-    test.applianceId = "oven";
-    test.siteId = "home";
-    test.protocol = "preheat";
-    test.zone = oven.zones.front().name;
-    test.setting = "oven=180C";
-    test.channels.push_back({"air", "air", "°C", "", {0, 5, 10}, {20.123, 21.5, 22}, 0});
-    ASSERT_TRUE(addTest(book, test, kWhen).has_value());
-    EXPECT_EQ(loadTest(book, "t")->channels.front().asRecorded, test.channels.front().asRecorded);
+    const std::vector<double> readings{20.123, 21.5, 22};
+    auto book = withALog(readings, 0);
+    EXPECT_EQ(loadTest(book, "t")->channels.front().asRecorded, readings);
     for (const char* damage :
          {"UPDATE reading_block SET readings=substr(readings,1,16)",
           "UPDATE reading_block SET readings=x''", "UPDATE reading_block SET coding='zip'",
