@@ -103,7 +103,7 @@ void findStuck(Screened& out) {
 /// Heated and cooling things bend, they do not jump: a change within a minute that is several times
 /// the one before it and the one after it is another place, or something cold that came in.
 void findStep(Screened& out) {
-    constexpr double kWithinS = 60, kLeastK = 5, kTimes = 4, kNoiseK = 0.5;
+    constexpr double kWithinS = 60, kLeastK = 5, kTimes = 4, kNoiseK = 0.5, kAtOnce = 0.5;
     const Series s = between(out.series, -1e300, 1e300);
     const std::size_t n = s.size();
     std::vector<std::size_t> later(n);
@@ -123,6 +123,11 @@ void findStep(Screened& out) {
         const double around = std::max({std::abs(s.value[i] - s.value[back]),
                                         std::abs(s.value[beyond] - s.value[to]), kNoiseK});
         if (std::abs(change) < kLeastK || std::abs(change) < kTimes * around)
+            continue;
+        double atOnce = 0; // a thermostat's swing on a slow climb spreads over the minute
+        for (std::size_t k = i; k < to; ++k)
+            atOnce = std::max(atOnce, std::abs(s.value[k + 1] - s.value[k]));
+        if (atOnce < kAtOnce * std::abs(change))
             continue;
         out.flaws.push_back({FlawKind::step, s.timeS[i], s.timeS[to], 1, s.value[i], s.value[to]});
         return;

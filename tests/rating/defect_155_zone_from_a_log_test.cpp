@@ -47,6 +47,23 @@ TEST(Defect155, TheHeatingUpIsNoPartOfTheZone) { // 158 ± 8 was said of 212
     EXPECT_EQ(zone->bound, Bound::none);
 }
 
+// Walked by hand: a grill that swings while it climbs was said to jump.
+TEST(Defect168, ASwingOnASlowClimbIsNoJump) {
+    for (const double swing : {3.0, 6.0, 10.0, 15.0})
+        for (const double period : {180.0, 239.0, 300.0, 420.0}) {
+            Series log;
+            for (double t = 0; t < 4200; t += 10) {
+                log.timeS.push_back(t);
+                log.value.push_back(273.15 + 212 - 192 * std::exp(-t / 420) +
+                                    swing * std::sin(2 * kPi * t / period));
+            }
+            const auto found = swept({{"probe", log}});
+            ASSERT_TRUE(found.has_value()) << words::text(found.error(), {});
+            for (const Finding& warning : found->warnings)
+                EXPECT_NE(warning.code, "step") << swing << " K, " << period << " s";
+        }
+}
+
 TEST(Defect155, SeveralProbesAreSpotsOfOneZone) {
     const auto found = swept({{"probe", zoneLog(212, 70, 6)},
                               {"probe 2", zoneLog(220, 70, 6)},
