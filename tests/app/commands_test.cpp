@@ -119,4 +119,15 @@ TEST(Commands, UndoSaysWhatItWouldTakeBack) {
     EXPECT_TRUE(commandOf(bench, "Redo change of Cellar").isEnabled());
 }
 
+// Walked by hand on X: Ctrl+U in a field rubbed out what was typed instead of switching the units.
+TEST(Defect167, TheUnitsKeyIsNotAFieldsOwn) {
+    Bench bench(false);
+    auto* field = find<QLineEdit>(bench.window.get(), "Name of the kitchen");
+    ASSERT_NE(field, nullptr);
+    QKeyEvent own(QEvent::ShortcutOverride, Qt::Key_U, Qt::ControlModifier);
+    own.accept();
+    QApplication::sendEvent(field, &own);
+    EXPECT_FALSE(own.isAccepted());
+}
+
 } // namespace

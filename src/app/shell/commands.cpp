@@ -3,6 +3,9 @@
 
 #include "app/shell/commands.h"
 
+#include <QApplication>
+#include <QKeyEvent>
+
 namespace dynamet::app {
 
 Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)) {
@@ -36,6 +39,19 @@ Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)
     add(guide, QStringLiteral("Guide"), {Qt::Key_F1});
     add(quit, QStringLiteral("Quit"), {Qt::CTRL | Qt::Key_Q});
     enable({});
+    qApp->installEventFilter(this);
+}
+
+bool Commands::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::ShortcutOverride) {
+        const auto* key = static_cast<QKeyEvent*>(event);
+        const QKeySequence pressed(key->keyCombination());
+        if (actions_[switchUnits]->shortcuts().contains(pressed)) {
+            event->ignore();
+            return true;
+        }
+    }
+    return QObject::eventFilter(watched, event);
 }
 
 void Commands::enable(const Situation& now) {

@@ -50,6 +50,10 @@ class Commands : public QObject {
     /// All of them, in groups.
     QMenu& menu() { return *menu_; }
 
+  protected:
+    /// On X a line edit takes Ctrl+U for "delete all before": our key comes first.
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
   private:
     std::array<QAction*, count> actions_{};
     QMenu* menu_;
