@@ -48,7 +48,6 @@ class FaceCrust {
     double charredShare() const;
     /// Of the top of the layer at the mean heat.
     double topK() const { return parts_[kParts / 2].topK; }
-    double dryLayerM() const { return parts_[kParts / 2].dryM; }
     bool operator==(const FaceCrust&) const = default;
 
   private:

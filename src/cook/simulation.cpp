@@ -95,14 +95,9 @@ void Simulation::beginStage(const Stage& stage) {
     const auto bottom = boundaryOf(field, kitchen::Face::bottom, site, fieldSinceS_);
     const auto top = boundaryOf(field, kitchen::Face::top, site, fieldSinceS_);
     const auto side = boundaryOf(field, kitchen::Face::side, site, fieldSinceS_);
-    if (!twoFaces) {
-        const auto* contact = seenBy(field, kitchen::Face::bottom, kitchen::Term::contact);
-        flatContact_ = contact ? contact->value : 0;
-        roundContact_ = contact ? roundContact(piece_.shape, piece_.thicknessM, flatContact_,
-                                               !piece_.fat.empty())
-                                : RoundContact{};
+    if (!twoFaces)
         surround({}, roundBoundary(field, piece_, site, fieldSinceS_), {});
-    } else if (stage.written.edgesDown) // both faces look sideways while an edge is on the plate
+    else if (stage.written.edgesDown) // both faces look sideways while an edge is on the plate
         surround(top, top, bottom);
     else
         surround(bottom, top, side);

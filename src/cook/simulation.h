@@ -84,8 +84,6 @@ class Simulation {
     std::vector<std::size_t> organisms_;
     double smokeK_ = std::numeric_limits<double>::infinity();
     kitchen::HeatField field_; ///< of the stage
-    RoundContact roundContact_;
-    double flatContact_ = 0; ///< what flat food would have under the stage's field
     double fieldSinceS_ = 0;
     std::array<heat::FaceBoundary, 3> around_;
     std::array<heat::FaceBoundary, 3> stage_; ///< of the last stage, to come back to

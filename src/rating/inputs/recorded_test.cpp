@@ -3,8 +3,9 @@
 
 #include "rating/inputs/recorded_test.h"
 
+#include "quantity/parse_measures.h"
+
 #include <cmath>
-#include <map>
 #include <optional>
 
 namespace dynamet::rating {
@@ -20,10 +21,10 @@ double toKelvin(double value, const std::string& unit) {
 }
 
 std::optional<double> kgPer(const std::string& unit) {
-    static const std::map<std::string, double> all{
-        {"g", 1e-3}, {"kg", 1}, {"oz", 0.028349523125}, {"lb", 0.45359237}};
-    const auto at = all.find(unit);
-    return at == all.end() ? std::nullopt : std::optional(at->second);
+    for (const char* known : {"g", "kg", "oz", "lb"})
+        if (unit == known)
+            return parseMassKg("1 " + unit).value();
+    return std::nullopt;
 }
 
 void addChannels(const RecordedTest& test, const std::vector<kitchen::Instrument>& instruments,
