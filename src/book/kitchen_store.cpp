@@ -29,7 +29,7 @@ Result<kitchen::Kitchen> loadKitchen(Book& book) {
     return reading(book, [](SQLite::Database& db) {
         kitchen::Kitchen out = things(db, Rows::standing);
         for (const kitchen::Appliance& appliance : out.appliances)
-            out.rated[appliance.id] = loadRatedNumbers(db, appliance);
+            out.rated[appliance.id] = loadNewestNumbers(db, appliance);
         return out;
     });
 }

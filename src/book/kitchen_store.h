@@ -34,7 +34,7 @@ Result<void> withdrawInsert(Book& book, const std::string& id, std::optional<Whe
 Result<void> withdrawAppliance(Book& book, const std::string& id, std::optional<When> when);
 Result<void> withdrawCalibration(Book& book, const std::string& id, std::optional<When> when);
 
-/// Everything that is not withdrawn, with the rated numbers of every appliance, oldest first.
+/// Everything that is not withdrawn, with the newest rated numbers of every place, oldest first.
 Result<kitchen::Kitchen> loadKitchen(Book& book);
 /// What was retired, without rated numbers.
 Result<kitchen::Kitchen> loadRetired(Book& book);

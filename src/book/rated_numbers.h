@@ -9,8 +9,13 @@
 namespace dynamet::book {
 
 /// The field numbers of an appliance's saved ratings that stand (not withdrawn, not superseded),
-/// oldest first. Settings that no longer fit the controls are left out. Throws SQLite::Exception.
-std::vector<kitchen::RatedNumber> loadRatedNumbers(SQLite::Database& db,
-                                                   const kitchen::Appliance& appliance);
+/// the newest of each place, oldest first. Settings that no longer fit the controls are left out.
+/// Throws SQLite::Exception.
+std::vector<kitchen::RatedNumber> loadNewestNumbers(SQLite::Database& db,
+                                                    const kitchen::Appliance& appliance);
+
+/// The same with those that newer ones have taken the place of.
+Result<std::vector<kitchen::RatedNumber>> loadRatedHistory(Book& book,
+                                                           const kitchen::Appliance& appliance);
 
 } // namespace dynamet::book

@@ -316,15 +316,14 @@ Result<std::map<std::string, std::int64_t>> newestRatings(Book& book) {
     return reading(book, [](Database& db) {
         std::map<std::string, std::int64_t> out;
         Statement s(
-            db,
-            "SELECT t.appliance_id, MAX(t.started_at_ms) AS newest FROM test t JOIN reduction r "
-            "ON r.test_id=t.id "
-            "WHERE t.withdrawn_at_ms IS NULL AND r.withdrawn_at_ms IS NULL AND "
-            "t.protocol<>'instrument-check' GROUP BY "
-            "t.appliance_id");
+            db, "SELECT a.id, (SELECT t.started_at_ms FROM test t WHERE t.appliance_id=a.id AND "
+                "t.withdrawn_at_ms IS NULL AND t.protocol<>'instrument-check' AND EXISTS (SELECT 1 "
+                "FROM reduction r WHERE r.test_id=t.id AND r.withdrawn_at_ms IS NULL) "
+                "ORDER BY t.started_at_ms DESC LIMIT 1) AS newest FROM appliance a");
         const RowReader row(s);
         while (s.executeStep())
-            out[row.text("appliance_id")] = row.whole("newest");
+            if (row.maybe("newest"))
+                out[row.text("id")] = row.whole("newest");
         return out;
     });
 }

@@ -25,24 +25,39 @@ constexpr double kCharS = 60, kCharK = 603.15, kGoldenK = 423.15, kGas = 8.314;
 constexpr double kSteamHeat = 2000;   ///< J/kgK
 constexpr double kDiffusivity = 2e-7; ///< m²/s, of the dry layer
 constexpr double kMostActive = 0.99, kHalfActive = 0.10;
-constexpr double kLongestStepS = 10;
+constexpr double kLongestStepS = 20;
 constexpr double kColdestBrowningK = 335, kColdestCharK = 480; ///< nothing to speak of below
 
 /// Unevenness: ln of the heat that a part gets has this standard deviation, by how the heat comes
 /// (hollows and bars under contact; coals and hollows by sight; air and liquids reach everywhere).
 constexpr double kUnevenTouch = 0.55, kUnevenSight = 1.5, kUnevenFlow = 1.0;
-constexpr std::array<double, FaceCrust::kParts> kQuantile{-1.2816, -0.5244, 0, 0.5244, 1.2816};
+/// Middles of equal parts of a normal distribution, in an uneven number so that one is the mean
+/// heat.
+constexpr std::array<double, 5> kFiveParts{-1.2816, -0.5244, 0, 0.5244, 1.2816};
+constexpr std::array<double, 3> kThreeParts{-0.9674, 0, 0.9674};
 
 using Shares = std::array<double, FaceCrust::kParts>;
 
-Shares sharesOf(double uneven) {
+Shares sharesOf(double uneven, std::span<const double> parts) {
     Shares out{};
     double sum = 0;
-    for (std::size_t i = 0; i < out.size(); ++i)
-        sum += out[i] = std::exp(uneven * kQuantile[i]);
+    for (std::size_t i = 0; i < parts.size(); ++i)
+        sum += out[i] = std::exp(uneven * parts[i]);
     for (double& share : out)
-        share *= static_cast<double>(out.size()) / sum;
+        share *= static_cast<double>(parts.size()) / sum;
     return out;
+}
+
+struct Unevenness {
+    Shares touch, sight, flow;
+    explicit Unevenness(std::span<const double> parts)
+        : touch(sharesOf(kUnevenTouch, parts)), sight(sharesOf(kUnevenSight, parts)),
+          flow(sharesOf(kUnevenFlow, parts)) {}
+};
+
+const Unevenness& unevenness(std::size_t parts) {
+    static const Unevenness five(kFiveParts), three(kThreeParts);
+    return parts == kThreeParts.size() ? three : five;
 }
 
 double arrhenius(double energy, double kelvin, double at) {
@@ -56,7 +71,8 @@ double saturated(double colour) {
 
 } // namespace
 
-FaceCrust::FaceCrust(double startK, double driedKgM2, double waterKgM3) {
+FaceCrust::FaceCrust(double startK, double driedKgM2, double waterKgM3, std::size_t parts)
+    : count_(parts == kThreeParts.size() ? parts : kParts) {
     for (Part& part : parts_) {
         part.topK = startK;
         part.missing += driedKgM2;
@@ -71,24 +87,24 @@ double FaceCrust::Part::index() const {
 
 double FaceCrust::index() const {
     double sum = 0;
-    for (const Part& part : parts_)
+    for (const Part& part : parts())
         sum += part.index();
-    return sum / kParts;
+    return sum / static_cast<double>(count_);
 }
 
 double FaceCrust::spread() const {
     const double middle = index();
     double sum = 0;
-    for (const Part& part : parts_)
+    for (const Part& part : parts())
         sum += (part.index() - middle) * (part.index() - middle);
-    return std::sqrt(sum / kParts);
+    return std::sqrt(sum / static_cast<double>(count_));
 }
 
 double FaceCrust::charredShare() const {
     double sum = 0;
-    for (const Part& part : parts_)
+    for (const Part& part : parts())
         sum += part.charred;
-    return sum / kParts;
+    return sum / static_cast<double>(count_);
 }
 
 /// What the parts of a face have in common at a moment.
@@ -142,11 +158,11 @@ void FaceCrust::advance(const CrustMoment& at, const CrustTraits& traits,
                         const heat::Vapour& vapour, double seconds) {
     const Shared shared(at, traits, vapour);
     const int steps = std::max(1, static_cast<int>(std::ceil(seconds / kLongestStepS)));
-    static const Shares touch = sharesOf(kUnevenTouch), sight = sharesOf(kUnevenSight),
-                        flow = sharesOf(kUnevenFlow);
-    for (std::size_t i = 0; i < kParts; ++i)
+    const Unevenness& uneven = unevenness(count_);
+    for (std::size_t i = 0; i < count_; ++i)
         for (int step = 0; step < steps; ++step)
-            advance(parts_[i], {touch[i], sight[i], flow[i]}, shared, seconds / steps);
+            advance(parts_[i], {uneven.touch[i], uneven.sight[i], uneven.flow[i]}, shared,
+                    seconds / steps);
 }
 
 void FaceCrust::Part::heatUp(const Shared& s, const Gets& gets, double seconds) {
@@ -160,7 +176,7 @@ void FaceCrust::Part::heatUp(const Shared& s, const Gets& gets, double seconds) 
     }
     const double way = dryM / kLayerConductivity;
     const double blowing = steam * kSteamHeat * way;
-    const double passed = std::exp(-blowing); // of the heat, against the steam
+    const double passed = blowing > 1e-6 ? std::exp(-blowing) : 1; // of the heat, against the steam
     const double resistance = blowing > 1e-6 ? way * (1 - passed) / blowing : way;
     const double flux = (source - coefficient * s.frontK) / (1 + coefficient * resistance);
     const double lag = dryM * dryM / (2.5 * kDiffusivity);

@@ -6,6 +6,7 @@
 #include "heat/boundary.h"
 
 #include <array>
+#include <span>
 
 namespace dynamet::cook {
 
@@ -36,8 +37,9 @@ class FaceCrust {
   public:
     static constexpr std::size_t kParts = 5;
     FaceCrust() = default;
-    /// A face that dried beforehand has lost this much water, kg/m², half of it from a skin.
-    FaceCrust(double startK, double driedKgM2, double waterKgM3);
+    /// A face that dried beforehand has lost this much water, kg/m², half of it from a skin. Fewer
+    /// parts are quicker and good enough to compare with their like.
+    FaceCrust(double startK, double driedKgM2, double waterKgM3, std::size_t parts = kParts);
     void advance(const CrustMoment& at, const CrustTraits& traits, const heat::Vapour& vapour,
                  double seconds);
 
@@ -47,7 +49,7 @@ class FaceCrust {
     double spread() const;
     double charredShare() const;
     /// Of the top of the layer at the mean heat.
-    double topK() const { return parts_[kParts / 2].topK; }
+    double topK() const { return parts_[count_ / 2].topK; }
     bool operator==(const FaceCrust&) const = default;
 
   private:
@@ -67,7 +69,9 @@ class FaceCrust {
         bool operator==(const Part&) const = default;
     };
     static void advance(Part& part, const Gets& gets, const Shared& shared, double seconds);
+    std::span<const Part> parts() const { return {parts_.data(), count_}; }
     std::array<Part, kParts> parts_;
+    std::size_t count_ = kParts;
 };
 
 } // namespace dynamet::cook

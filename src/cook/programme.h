@@ -46,8 +46,10 @@ struct Effort {
     int cells = 48;
     double toleranceK = 0.1;
     int acrossCells = 16;
+    std::size_t crustParts = 5;   ///< of a face, at most FaceCrust::kParts
+    double crustStepShare = 0.05; ///< of the time since the surroundings changed
 };
-inline constexpr Effort kQuick{16, 0.4, 6};
+inline constexpr Effort kQuick{16, 0.4, 6, 3, 0.1};
 inline constexpr Effort kFull{48, 0.1, 16};
 
 /// Boundary of one face of the appliance under a field; numbers that are missing add nothing. What

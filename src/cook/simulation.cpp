@@ -69,9 +69,11 @@ Result<Simulation> Simulation::create(const recipe::FoodPiece& piece, const Prog
     out.moment_.dangerS = piece.temperedS;
     out.traits_ = {out.solver_.water0(), out.solver_.material().dryRatio(),
                    piece.moistureSupply * surfaceSupply(piece), piece.food.browning};
-    out.moment_.crust.fill(FaceCrust(piece.startK, options.driedKgM2, out.solver_.water0()));
+    out.moment_.crust.fill(
+        FaceCrust(piece.startK, options.driedKgM2, out.solver_.water0(), effort.crustParts));
     if (const auto fat = food::findFat(piece.fat))
         out.smokeK_ = fat->smokeK;
+    out.crustStepShare_ = effort.crustStepShare;
     out.beginStage(programme.stages.front());
     out.killBefore_ = out.killRates();
     return out;
@@ -208,10 +210,11 @@ void Simulation::noteTouch() {
 
 void Simulation::addUp(double seconds) {
     // A crust changes more slowly the longer it has been at one heat.
-    constexpr double kShare = 0.05, kLeastS = 0.5, kMostS = 10;
+    constexpr double kLeastS = 0.5, kMostS = 200;
     moment_.crustBehindS += seconds;
     const double sinceS = timeS() - moment_.crustSinceS;
-    if (moment_.crustBehindS >= std::clamp(kShare * sinceS, kLeastS, kMostS))
+    if (moment_.crustBehindS >=
+        std::clamp(crustStepShare_ * sinceS, kLeastS, kMostS * crustStepShare_))
         catchUp();
     const double core = solver_.coreK();
     if (core > moment_.corePeakK) {

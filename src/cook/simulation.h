@@ -88,6 +88,7 @@ class Simulation {
     std::array<heat::FaceBoundary, 3> around_;
     std::array<heat::FaceBoundary, 3> stage_; ///< of the last stage, to come back to
     CrustTraits traits_;
+    double crustStepShare_ = kFull.crustStepShare;
     std::vector<double> killBefore_;
     Moment moment_;
     std::stop_token stop_;

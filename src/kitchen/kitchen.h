@@ -17,7 +17,8 @@ struct Kitchen {
     std::vector<Vessel> vessels;
     std::vector<Insert> inserts;
     std::vector<Appliance> appliances;
-    std::map<std::string, std::vector<RatedNumber>> rated; ///< by appliance id, oldest first
+    std::map<std::string, std::vector<RatedNumber>>
+        rated; ///< by appliance id, newest of each place, oldest first
 };
 
 const Site* findSite(const Kitchen& kitchen, const std::string& id);

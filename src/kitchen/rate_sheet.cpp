@@ -154,19 +154,19 @@ RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance, const Sh
     return out;
 }
 
-Kitchen ratedUntil(const Kitchen& kitchen, std::int64_t untilMs) {
+Kitchen ratedUntil(const Kitchen& kitchen, const std::string& applianceId,
+                   std::vector<RatedNumber> history, std::int64_t untilMs) {
+    std::erase_if(history, [&](const RatedNumber& r) { return r.measuredMs > untilMs; });
     Kitchen out = kitchen;
-    for (auto& [appliance, numbers] : out.rated)
-        std::erase_if(numbers, [&](const RatedNumber& r) { return r.measuredMs > untilMs; });
+    out.rated[applianceId] = std::move(history);
     return out;
 }
 
-std::vector<std::int64_t> ratedDays(const Kitchen& kitchen, const std::string& applianceId) {
+std::vector<std::int64_t> ratedDays(std::span<const RatedNumber> history) {
     constexpr std::int64_t kDayMs = 86400000;
     std::set<std::int64_t> days;
-    if (const auto rated = kitchen.rated.find(applianceId); rated != kitchen.rated.end())
-        for (const RatedNumber& r : rated->second)
-            days.insert((r.measuredMs / kDayMs + 1) * kDayMs - 1);
+    for (const RatedNumber& r : history)
+        days.insert((r.measuredMs / kDayMs + 1) * kDayMs - 1);
     return {days.begin(), days.end()};
 }
 

@@ -50,10 +50,12 @@ struct SheetWith {
 std::string powerWords(const FieldNumber& power);
 RateSheet rateSheet(const Kitchen& kitchen, const Appliance& appliance, const SheetWith& with = {});
 
-/// The kitchen as it was rated up to a moment, for comparing dates.
-Kitchen ratedUntil(const Kitchen& kitchen, std::int64_t untilMs);
-/// The last moment of each UTC day on which an appliance was rated, oldest first.
-std::vector<std::int64_t> ratedDays(const Kitchen& kitchen, const std::string& applianceId);
+/// The kitchen with an appliance as it was rated up to a moment, from its whole history (which
+/// holds older numbers of a place too).
+Kitchen ratedUntil(const Kitchen& kitchen, const std::string& applianceId,
+                   std::vector<RatedNumber> history, std::int64_t untilMs);
+/// The last moment of each UTC day of a history, oldest first.
+std::vector<std::int64_t> ratedDays(std::span<const RatedNumber> history);
 
 /// One tick of a comb in the line-up.
 struct CombTick {

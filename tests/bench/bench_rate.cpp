@@ -110,7 +110,7 @@ void drawing() {
     for (const auto& appliance : document.kitchen().appliances)
         for (const auto& mark : planeMarks(document.kitchen(), appliance))
             marks.push_back(mark);
-    plane.show(marks, "deck");
+    plane.showMarks(marks, "deck");
     plane.QWidget::show();
     QImage image(900, 600, QImage::Format_ARGB32_Premultiplied);
     frames("frame/heat_plane", [&](int i) {

@@ -3,6 +3,7 @@
 
 #include "app/document/document.h"
 
+#include "book/rated_numbers.h"
 #include "book/site_rework.h"
 #include "formats/text_file.h"
 #include "rating/protocols/instrument_check.h"
@@ -77,6 +78,15 @@ void Document::reload() {
     take(book::loadChoices(*book_), choices_);
     take(book::newestRatings(*book_), newest_);
     emit changed();
+}
+
+std::vector<kitchen::RatedNumber> Document::ratedHistory(const std::string& applianceId) {
+    const auto* appliance = findAppliance(kitchen_, applianceId);
+    auto history = appliance ? book::loadRatedHistory(*book_, *appliance)
+                             : Result<std::vector<kitchen::RatedNumber>>{};
+    if (!history)
+        say(toQt(history.error(), units_));
+    return history.value_or(std::vector<kitchen::RatedNumber>{});
 }
 
 void Document::setUnits(const Units& units) {

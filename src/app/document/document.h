@@ -34,6 +34,8 @@ class Document : public QObject {
     const std::vector<recipe::Recipe>& recipes() const { return recipes_; }
     const book::Choices& choices() const { return choices_; }
     const std::map<std::string, std::int64_t>& newestRatings() const { return newest_; }
+    /// Every rated number of an appliance, oldest first; the kitchen has the newest of each place.
+    std::vector<kitchen::RatedNumber> ratedHistory(const std::string& applianceId);
     book::When now() const { return clock_(); }
     QUndoStack& undoStack() { return undo_; }
     const Units& units() const { return units_; }

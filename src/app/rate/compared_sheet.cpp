@@ -31,7 +31,7 @@ void ComparedSheet::showAppliance(const std::string& id) {
     const QSignalBlocker quiet(choice_);
     choice_->clear();
     choice_->addItem(QStringLiteral("Compare with…"));
-    auto days = kitchen::ratedDays(document_.kitchen(), id);
+    auto days = kitchen::ratedDays(document_.ratedHistory(id));
     if (!days.empty())
         days.pop_back(); // the newest is what the first sheet shows
     for (const std::int64_t end : days)

@@ -34,7 +34,9 @@ void RateSheetModel::setSheet(const std::string& applianceId, std::int64_t until
     beginResetModel();
     sheet_ = {};
     if (const auto* appliance = findAppliance(document_.kitchen(), applianceId))
-        sheet_ = untilMs > 0 ? rateSheet(ratedUntil(document_.kitchen(), untilMs), *appliance, with)
+        sheet_ = untilMs > 0 ? rateSheet(ratedUntil(document_.kitchen(), applianceId,
+                                                    document_.ratedHistory(applianceId), untilMs),
+                                         *appliance, with)
                              : rateSheet(document_.kitchen(), *appliance, with);
     endResetModel();
 }
