@@ -57,8 +57,9 @@ std::optional<double> readDecimal(std::string_view raw, bool decimalComma) {
     for (; i < field.size(); ++i) {
         const char c = field[i];
         if (c >= '0' && c <= '9') {
+            if (++count > 15)
+                return bySystem(field, decimalComma);
             digits = digits * 10 + (c - '0');
-            ++count;
             behind += behind >= 0;
         } else if (c == point && behind < 0) {
             behind = 0;
@@ -68,8 +69,6 @@ std::optional<double> readDecimal(std::string_view raw, bool decimalComma) {
     }
     if (count == 0)
         return std::nullopt;
-    if (count > 15)
-        return bySystem(field, decimalComma);
     const double value =
         static_cast<double>(digits) / kPowers[static_cast<std::size_t>(behind > 0 ? behind : 0)];
     return minus ? -value : value;

@@ -3,6 +3,7 @@
 
 // Logs as thermometers really write them: delimiter, decimal comma, header or none, ISO, elapsed
 // and clock time, °C and °F, gaps, junk.
+#include "formats/csv_fields.h"
 #include "formats/csv_rows.h"
 #include "formats/csv_sniff.h"
 #include "formats/text_file.h"
@@ -99,6 +100,14 @@ INSTANTIATE_TEST_SUITE_P(
         Bad{"time_s,oven C\n0,20\n5,21\n3,22\n6,23\n7,24\n8,24\n9,24\n10,25\n11,26\n12,26\n", 4,
             "backwards"},
         Bad{"", 1, "empty"}, Bad{"dear diary\nthe oven was hot\n", 2, "no readings"}));
+
+TEST(Csv, Defect170ANumberOfManyFiguresIsReadWithoutOverflow) {
+    const std::string figures = "88888888888888888808888";
+    EXPECT_EQ(readDecimal(figures, false), std::strtod(figures.c_str(), nullptr));
+    EXPECT_EQ(readDecimal("-" + figures + ",5", true),
+              -std::strtod((figures + ".5").c_str(), nullptr));
+    EXPECT_FALSE(readDecimal(figures + "x", false).has_value());
+}
 
 TEST(Csv, EveryPrefixOfALogIsReadOrRefusedButNeverHalf) {
     const std::string text = "Time;Oven (°C)\n12:00:00;20,5\n12:00:05;21,0\n12:00:10;21,5\n";
