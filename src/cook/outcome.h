@@ -67,6 +67,7 @@ struct Outcome {
     std::vector<food::Kill> kills;     ///< at the coldest point inside, rest included
     double evaporatedShare = 0;        ///< of its water
     double juiceShare = 0, juiceU = 0; ///< of its water, run out; standard uncertainty
+    double softened = 0, rendered = 0; ///< shares of what can soften at the core, of the fat
     double dangerS =
         0; ///< time of the core between 5 and 54 °C, tempering, waits and rest included
     /// Of the plate below it as it is pulled; NaN where none touches.
@@ -78,6 +79,7 @@ struct Outcome {
     std::vector<Frame> frames;   ///< only when asked for
     double darker() const { return browning[0] > browning[1] ? browning[0] : browning[1]; }
     double paler() const { return browning[0] > browning[1] ? browning[1] : browning[0]; }
+    double weightLossShare = 0; ///< all water that left, of the raw weight
     double waterLossShare() const { return evaporatedShare + juiceShare; }
 };
 

@@ -115,6 +115,8 @@ void Simulation::fill(Outcome& outcome) {
             twoFaces ? std::min(1.0, (first + second) / s.upM.back()) : 1 - evennessOf(s, 0, grey);
     else
         outcome.rimShare = 1 - evennessOf(s, 0, grey);
+    outcome.softened = -std::expm1(-moment_.softening);
+    outcome.rendered = -std::expm1(-moment_.rendering);
     outcome.evaporatedShare = std::clamp(solver_.waterLostShare(), 0.0, 1.0);
     outcome.juiceShare = 0;
     if (piece_.food.losesJuice) {
@@ -127,6 +129,7 @@ void Simulation::fill(Outcome& outcome) {
             outcome.juiceShare *= food::kSaltedJuice;
         outcome.juiceU = food::kJuiceLossU * outcome.juiceShare;
     }
+    outcome.weightLossShare = outcome.waterLossShare() * piece_.food.composition.water;
 }
 
 } // namespace dynamet::cook

@@ -227,6 +227,10 @@ void Simulation::addUp(double seconds) {
     killBefore_ = kills;
     if (core > food::kDangerLowK && core < food::kDangerHighK)
         moment_.dangerS += seconds;
+    if (piece_.food.softening)
+        moment_.softening += seconds * piece_.food.softening->rate(core);
+    if (piece_.food.rendering)
+        moment_.rendering += seconds * piece_.food.rendering->rate(solver_.meanK());
     noteTouch();
 }
 

@@ -27,6 +27,7 @@ class Simulation {
         double crustBehindS = 0, crustSinceS = 0; ///< not yet added; last change of surroundings
         std::array<double, 3> raised{};           ///< browning of what rides proud of a face
         std::vector<double> logs;                 ///< by organism of this food
+        double softening = 0, rendering = 0;      ///< sums of rate × time
         double dangerS = 0, hottestTouchK = 0;
         double smokesFromS = std::numeric_limits<double>::quiet_NaN();
         double corePeakK = 0, corePeakS = 0; ///< so far, at the ends of steps

@@ -7,6 +7,7 @@
 #include "quantity/temperature.h"
 
 #include <array>
+#include <cmath>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 #include <string_view>
@@ -31,6 +32,15 @@ const json& foodTable() {
     return table;
 }
 
+std::optional<SlowChange> slowChange(const json& row, const char* key) {
+    if (!row.contains(key))
+        return std::nullopt;
+    const json& change = foodTable().at("slow_changes").at(row.at(key).get<std::string>());
+    return SlowChange{change.at("time_min").get<double>() * 60,
+                      change.at("at_C").get<double>() + kZeroCelsiusK,
+                      change.at("activation_kJ_mol").get<double>() * 1000};
+}
+
 std::vector<Food> readFoods() {
     std::vector<Food> out;
     for (const json& row : foodTable().at("foods")) {
@@ -48,6 +58,9 @@ std::vector<Food> readFoods() {
         food.browning = share("browning");
         food.porosity = row.value("porosity", 0.0);
         food.losesJuice = row.at("juices").get<bool>();
+        food.crisp = row.value("crisp", false);
+        food.softening = slowChange(row, "softens");
+        food.rendering = slowChange(row, "renders");
         food.shape = row.at("shape").get<std::string>();
         food.thicknessM = share("thickness_mm") / 1000;
         food.widthM = share("width_mm") / 1000;
@@ -61,6 +74,11 @@ std::vector<Food> readFoods() {
 }
 
 } // namespace
+
+double SlowChange::rate(double kelvin) const {
+    constexpr double kGas = 8.314;
+    return std::exp(-activation / kGas * (1 / kelvin - 1 / atK)) / timeS;
+}
 
 const char* enumName(Form form) {
     return kForms[static_cast<std::size_t>(form)];

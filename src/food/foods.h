@@ -20,6 +20,16 @@ std::optional<Form> formOf(const std::string& word);
 /// egg; soup or stew; a dish with a top of its own; what is set in a pot (custard, terrine).
 enum class Body { solid, dough, batter, runny, liquid, baked, potted };
 
+/// A change that goes on as long as the food is hot, of first order: tough meat and plants soften,
+/// fat melts out. `timeS` is what it takes at `atK` for all but 1/e; from data/foods.json, from
+/// memory.
+struct SlowChange {
+    double timeS = 0, atK = 373.15, activation = 0; ///< J/mol
+    /// 1/s.
+    double rate(double kelvin) const;
+    bool operator==(const SlowChange&) const = default;
+};
+
 /// A food: composition, where it comes from, and what the outcome is judged by. SI.
 struct Food {
     std::string id;
@@ -32,6 +42,8 @@ struct Food {
     double browning = 1;    ///< how fast its face browns beside lean meat (to a factor of 2)
     double porosity = 0;    ///< share of gas in a risen dough; 0 = none
     bool losesJuice = true; ///< meat and fish squeeze water out as they cook
+    bool crisp = false;     ///< chips, bacon: a hundredth of the weight makes it crisp or not
+    std::optional<SlowChange> softening, rendering;
     Body body = Body::solid;
     std::string shape = "slab"; ///< the usual shape, and its measures
     double thicknessM = 0.03, widthM = 0.1;

@@ -66,6 +66,11 @@ json outcomeJson(const cook::Outcome& o) {
              {"evaporated_share", o.evaporatedShare},
              {"juice_share", o.juiceShare},
              {"juice_share_u", o.juiceU},
+             {"weight_loss_share", o.weightLossShare},
+             {"crust_spread", std::vector<double>(o.crustSpread.begin(), o.crustSpread.end())},
+             {"charred_share", std::vector<double>(o.charred.begin(), o.charred.end())},
+             {"softened_share", o.softened},
+             {"rendered_share", o.rendered},
              {"danger_zone_s", o.dangerS}};
     if (std::isfinite(o.smokesFromS))
         out["fat_smokes_from_s"] = o.smokesFromS;
@@ -111,6 +116,15 @@ json rowJson(const translate::Row& row, const kitchen::Kitchen& kitchen) {
     if (row.instruction.stageS > 0)
         out["stage_s"] = row.instruction.stageS;
     out["crust_distance"] = row.crustDistance;
+    if (row.likeness) {
+        json says = json::object(), differences = json::array();
+        for (const cook::Say& say : row.likeness->says)
+            says[enumName(say.quality)] = say.share;
+        for (const cook::Difference& d : row.likeness->differences)
+            differences.push_back({{"quality", enumName(d.quality)}, {"noticed", d.noticed}});
+        out["likeness"] = {
+            {"distance", row.likeness->distance}, {"decides", says}, {"differences", differences}};
+    }
     out["outcome"] = outcomeJson(row.outcome);
     if (row.window) {
         const translate::Window& w = *row.window;

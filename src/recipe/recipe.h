@@ -4,6 +4,7 @@
 #pragma once
 
 #include "food/doneness.h"
+#include "food/judgement.h"
 #include "kitchen/kitchen.h"
 #include "recipe/piece.h"
 
@@ -44,6 +45,8 @@ struct Goal {
     food::GoalMoment readAt = food::GoalMoment::peak;
     double bandLowK = 326.15, bandHighK = 330.15; ///< doneness band of the peak
     std::string words;                            ///< "medium rare, house scale"
+    /// Where a time ends it; empty = what its food is judged by.
+    std::vector<food::Quality> judgedBy = {};
     bool operator==(const Goal&) const = default;
 };
 

@@ -51,18 +51,28 @@ FoodPiece pieceOf(const StrictJson& from) {
 }
 
 Json jsonOf(const Goal& goal) {
-    return {{"core_k", goal.coreK},
-            {"read_at", enumName(goal.readAt)},
-            {"band_low_k", goal.bandLowK},
-            {"band_high_k", goal.bandHighK},
-            {"words", goal.words}};
+    Json out{{"core_k", goal.coreK},
+             {"read_at", enumName(goal.readAt)},
+             {"band_low_k", goal.bandLowK},
+             {"band_high_k", goal.bandHighK},
+             {"words", goal.words}};
+    for (const food::Quality quality : goal.judgedBy)
+        out["judged_by"].push_back(enumName(quality));
+    return out;
 }
 
 Goal goalOf(const StrictJson& from) {
-    return {from.at("core_k").above(0),
-            food::goalMomentOf(from.textOr("read_at", "")).value_or(food::GoalMoment::peak),
-            from.at("band_low_k").above(0), from.at("band_high_k").above(0),
-            from.textOr("words", "")};
+    Goal out{from.at("core_k").above(0),
+             food::goalMomentOf(from.textOr("read_at", "")).value_or(food::GoalMoment::peak),
+             from.at("band_low_k").above(0),
+             from.at("band_high_k").above(0),
+             from.textOr("words", ""),
+             {}};
+    if (from.has("judged_by"))
+        for (const StrictJson& word : from.at("judged_by").list())
+            if (const auto quality = food::qualityOf(word.text()))
+                out.judgedBy.push_back(*quality);
+    return out;
 }
 
 Json jsonOf(const Stage& stage, const kitchen::Kitchen& kitchen) {

@@ -11,7 +11,6 @@ using kitchen::ApplianceKind;
 
 constexpr double kFlatDoughM = 0.015;     ///< flatbread and pizza lie on a plate or a grate
 constexpr double kTenderByTimeK = 358.15; ///< meat this hot inside is done by time, not by core
-constexpr double kPlateauK = 3;
 
 bool flatDough(const recipe::FoodPiece& piece) {
     return piece.food.body == Body::dough && piece.thicknessM <= kFlatDoughM;
@@ -98,13 +97,6 @@ std::string whyNotHeld(const recipe::FoodPiece& piece, double goalK, const kitch
     default:
         return "";
     }
-}
-
-std::string whyNotByCore(const Request& request, double recipePeakK, double boilingK) {
-    if (!request.recipe.endsByClock() || recipePeakK < boilingK - kPlateauK)
-        return "";
-    return "by then the middle stands where water boils: colour, dryness or "
-           "tenderness decide, and they cannot be carried over yet";
 }
 
 } // namespace dynamet::translate

@@ -17,9 +17,4 @@ bool probeFits(const recipe::FoodPiece& piece);
 std::string whyNotHeld(const recipe::FoodPiece& piece, double goalK, const kitchen::Appliance& on,
                        const kitchen::Zone& zone);
 
-/// Why a core says nothing of when the food is done: a recipe by the clock that ends within three
-/// kelvins of the boiling point. There the core stands still while colour, dryness and tenderness
-/// go on. Empty when the core decides.
-std::string whyNotByCore(const Request& request, double recipePeakK, double boilingK);
-
 } // namespace dynamet::translate

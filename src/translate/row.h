@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "cook/likeness.h"
 #include "translate/request.h"
 
 #include <optional>
@@ -43,8 +44,9 @@ struct Instruction {
     cook::Turning turning = cook::Turning::never;
     double pullK = 0; ///< core at which the watched stage is left, as printed: whole degrees
     bool lidOpen = false;
-    double stageS = 0;   ///< how long the moved stage takes where a time ends it, else 0
-    bool byProbe = true; ///< false where no probe fits: time and colour lead
+    double stageS = 0; ///< how long the moved stage takes where a time ends it, else 0
+    bool byProbe =
+        true; ///< false where no probe fits or the core says nothing: time and looks lead
 };
 
 /// One target at its best setting. `reached` false keeps the reason and nothing else.
@@ -59,8 +61,9 @@ struct Row {
     /// The last stage that is left by a core: the window is its own. None: all goes by the clock.
     std::optional<std::size_t> watched;
     double crustDistance = 0;
-    std::optional<Window> window;    ///< added after the search
-    std::optional<Error> windowless; ///< why there is none
+    std::optional<cook::Likeness> likeness; ///< of a recipe that gives setting and time only
+    std::optional<Window> window;           ///< added after the search
+    std::optional<Error> windowless;        ///< why there is none
     std::optional<RuleOfThumb> rule;
     std::vector<Finding> warnings; ///< "below_minimum", "assumed_field", "crust_not_reached"…
     long solves = 0;               ///< cooks that were simulated for it

@@ -50,17 +50,13 @@ struct Search {
         }
         programme->guessS = lastTookS;
         programme->longestS = std::max(7200.0, 5 * prepared->outcome.pullS);
-        const auto outcome = cook::cookProgramme(
-            prepared->request.recipe.piece, *programme,
-            {prepared->request.recipe.goal.coreK, prepared->request.recipe.goal.readAt},
-            cook::kQuick, prepared->tables);
-        ++best.solves;
+        Row row;
+        const auto outcome = cooked(*programme, row);
         if (!outcome) {
             closest = outcome.error();
             return;
         }
         lastTookS = outcome->pullS - outcome->lastStartS;
-        Row row;
         row.target = *target;
         row.reached = true;
         row.instruction.setting = setting;
@@ -75,11 +71,30 @@ struct Search {
         best.solves = row.solves;
     }
 
+    Result<cook::Outcome> cooked(const cook::Programme& programme, Row& row) {
+        const recipe::Recipe& recipe = prepared->request.recipe;
+        if (!prepared->byLikeness()) {
+            ++best.solves;
+            return cook::cookProgramme(recipe.piece, programme,
+                                       {recipe.goal.coreK, recipe.goal.readAt}, cook::kQuick,
+                                       prepared->tables);
+        }
+        auto like = cook::cookLike(recipe.piece, programme, {&prepared->quick, prepared->judged},
+                                   programme.guessS, cook::kQuick, prepared->tables);
+        if (!like)
+            return tl::unexpected(like.error());
+        best.solves += like->solves;
+        row.likeness = std::move(like->likeness);
+        return std::move(like->outcome);
+    }
+
     /// Likeness of crust first, exactly and not in steps, with the rim to break near ties: the
     /// steps are for ranking appliances, not for choosing a setting of one. By the clock the core
     /// counts too.
     bool finer(const Row& a, const Row& b) const {
         const auto cost = [this](const Row& r) {
+            if (r.likeness)
+                return r.likeness->distance;
             return r.crustDistance + 0.1 * std::abs(r.outcome.rimM - prepared->quick.rimM) / 1e-3 +
                    0.02 * std::abs(std::log(r.outcome.pullS / prepared->quick.pullS)) +
                    (byClock ? 0.2 * std::abs(r.outcome.peakK - prepared->quick.peakK) : 0);
@@ -126,6 +141,8 @@ Row findBestSetting(const Prepared& prepared, const Target& target, std::stop_to
     search.target = &target;
     search.stop = std::move(stop);
     search.best.target = target;
+    if (prepared.byLikeness()) // the recipe's own minutes are the first idea
+        search.lastTookS = prepared.outcome.pullS - prepared.outcome.lastStartS;
     search.appliance = findAppliance(prepared.request.kitchen, target.applianceId);
     if (!search.appliance) {
         search.best.reason = {Errc::notFound, "the appliance is no longer in the book"};

@@ -20,9 +20,18 @@
 #include <fmt/format.h>
 
 namespace dynamet::translate {
-namespace {} // namespace
-
 namespace {
+
+/// What the cook says it is judged by, or what its food is.
+std::vector<food::Tolerance> judgedOf(const recipe::Recipe& recipe) {
+    auto out = food::judgementOf(recipe.piece.food);
+    const auto& chosen = recipe.goal.judgedBy;
+    if (!chosen.empty())
+        std::erase_if(out, [&](const food::Tolerance& t) {
+            return std::find(chosen.begin(), chosen.end(), t.quality) == chosen.end();
+        });
+    return out;
+}
 
 cook::CookTarget targetOf(const Request& request) {
     return {request.recipe.goal.coreK, request.recipe.goal.readAt};
@@ -31,8 +40,8 @@ cook::CookTarget targetOf(const Request& request) {
 /// What a cook by the clock gave, as a goal for others; the band keeps its width.
 recipe::Goal goalGiven(const recipe::Goal& asked, double peakK) {
     const double half = (asked.bandHighK - asked.bandLowK) / 2;
-    return {peakK, food::GoalMoment::peak, peakK - half, peakK + half,
-            "as the recipe's time gives"};
+    return {peakK,        food::GoalMoment::peak,       peakK - half,
+            peakK + half, "as the recipe's time gives", asked.judgedBy};
 }
 
 /// The tables of a programme's own air.
@@ -40,6 +49,20 @@ cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme
                       const std::stop_token& stop) {
     return {prepared.tables.material,
             std::make_shared<heat::Vapour>(pressurePa(programme.last().site)), stop};
+}
+
+} // namespace
+
+namespace {
+
+/// What the recipe gave is what counts, all that it is judged by.
+void judgeByAll(Prepared& out) {
+    const recipe::Recipe& recipe = out.request.recipe;
+    out.judged = judgedOf(recipe);
+    const auto own = cook::cookLike(recipe.piece, out.programme, {&out.quick, out.judged},
+                                    recipe.last().end.afterS, cook::kQuick, out.tables);
+    if (own)
+        out.says = own->likeness.says;
 }
 
 } // namespace
@@ -54,7 +77,10 @@ Result<Prepared> prepare(const Request& asked, std::stop_token stop) {
     auto programme = writtenProgramme(request);
     if (!programme)
         return tl::unexpected(programme.error().in("the recipe's own appliance"));
-    Prepared out{request, *programme, {}, {}, {}, allTargets(request), {}};
+    Prepared out;
+    out.request = request;
+    out.programme = *programme;
+    out.targets = allTargets(request);
     out.tables = cook::tablesFor(request.recipe.piece.food, pressurePa(programme->last().site));
     out.tables.stop = stop;
     auto outcome = cook::cookProgramme(request.recipe.piece, *programme, targetOf(request),
@@ -70,8 +96,8 @@ Result<Prepared> prepare(const Request& asked, std::stop_token stop) {
     out.tables.stop = {};
     if (request.recipe.endsByClock())
         out.request.recipe.goal = goalGiven(request.recipe.goal, out.outcome.peakK);
-    out.notKnown =
-        whyNotByCore(request, out.outcome.peakK, boilingPointAt(programme->last().site).kelvin());
+    if (request.recipe.endsByClock() && !request.moved)
+        judgeByAll(out);
     return out;
 }
 
@@ -93,6 +119,24 @@ double leavingK(const Row& row) {
                                                        : row.outcome.pullK;
 }
 
+/// One cook of a row's programme, to the recipe's goal or, where a time gave that, to be like what
+/// it gave.
+Result<cook::Outcome> cookRow(const Prepared& prepared, const cook::Programme& programme, Row& row,
+                              double guessS) {
+    const recipe::FoodPiece& piece = prepared.request.recipe.piece;
+    ++row.solves;
+    if (!prepared.byLikeness())
+        return cook::cookProgramme(piece, programme, targetOf(prepared.request), cook::kFull,
+                                   prepared.tables);
+    auto like = cook::cookLike(piece, programme, {&prepared.outcome, prepared.judged}, guessS,
+                               cook::kFull, prepared.tables);
+    if (!like)
+        return tl::unexpected(like.error());
+    row.solves += like->solves - 1;
+    row.likeness = std::move(like->likeness);
+    return std::move(like->outcome);
+}
+
 /// Cooks a row at its setting on the full grid and puts the words to it.
 Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
     const auto programme = programmeOf(local.request, row);
@@ -101,9 +145,8 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
         row.reason = programme.error();
         return row;
     }
-    auto outcome = cook::cookProgramme(local.request.recipe.piece, *programme,
-                                       targetOf(local.request), cook::kFull, local.tables);
-    ++row.solves;
+    const cook::Outcome& like = row.reached ? row.outcome : prepared.outcome;
+    auto outcome = cookRow(local, *programme, row, like.pullS - like.lastStartS);
     row.reached = outcome.has_value();
     if (!outcome) {
         row.reason = outcome.error();
@@ -111,7 +154,8 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
     }
     row.outcome = std::move(*outcome);
     row.instruction.turning = programme->last().turning;
-    row.instruction.byProbe = probeFits(local.request.recipe.piece);
+    row.instruction.byProbe =
+        probeFits(local.request.recipe.piece) && (!row.likeness || row.likeness->coreLeads());
     row.instruction.lidOpen = placeOn(local.request, row.target, row.instruction.setting).lidOpen;
     row.watched = watchedStage(*programme);
     row.crustDistance = crustDistance(row.outcome, prepared.outcome);
@@ -154,10 +198,6 @@ std::optional<Row> impossible(const Prepared& prepared, const Target& target) {
                       whyNotHeld(request.recipe.piece, request.recipe.goal.coreK, *on, *zone)};
         row.held = row.reason.message.empty();
     }
-    if (row.reason.message.empty() && !prepared.notKnown.empty()) {
-        row.known = false;
-        row.reason = {Errc::unsupported, prepared.notKnown};
-    }
     return row.reason.message.empty() ? std::nullopt : std::optional(row);
 }
 
@@ -191,7 +231,11 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
                       row.instruction.pullK,          prepared.request.recipe.goal.bandHighK,
                       prepared.request.spread,        tablesAt(prepared, *programme, stop),
                       prepared.request.seed};
-    if (programme->endsByClock()) // what comes after the watched stage decides the peak
+    if (row.likeness && !row.instruction.byProbe)
+        input.like = cook::LikeGoal{&prepared.quick, prepared.judged};
+    input.guessS = row.outcome.pullS - row.outcome.lastStartS;
+    if (programme->endsByClock() ||
+        input.like) // what comes after the watched stage decides the peak
         input.bandHighK.reset();
     auto window = windowOf(input, row.solves, stop);
     if (!window) {
@@ -282,6 +326,10 @@ bool ranksBefore(const Row& a, const Row& b, const cook::Outcome& reference) {
     };
     if (coreStep(a) != coreStep(b))
         return coreStep(a) < coreStep(b);
+    if (a.likeness && b.likeness)
+        return std::floor(a.likeness->distance) != std::floor(b.likeness->distance)
+                   ? a.likeness->distance < b.likeness->distance
+                   : a.outcome.pullS < b.outcome.pullS;
     const double stepA = std::floor(a.crustDistance / 0.2),
                  stepB = std::floor(b.crustDistance / 0.2);
     if (stepA != stepB)

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "cook/likeness.h"
 #include "cook/rounds.h"
 #include "translate/programmes.h"
 #include "translate/row.h"
@@ -17,9 +18,13 @@ struct Prepared {
     cook::Programme programme; ///< of the reference
     cook::Outcome outcome;     ///< of the reference, with curves
     cook::Outcome quick;       ///< of the reference on the search's grid, to compare like with like
-    cook::Tables tables;       ///< at the reference's pressure
+    /// What the recipe gives is carried over in all that it is judged by; empty where a core or a
+    /// later stage of its own decides.
+    std::vector<food::Tolerance> judged;
+    std::vector<cook::Say> says; ///< which of it decides the recipe's own time, largest first
+    bool byLikeness() const { return !judged.empty(); }
+    cook::Tables tables; ///< at the reference's pressure
     std::vector<Target> targets;
-    std::string notKnown; ///< why no row can be found for this recipe; empty = they can
 };
 
 /// Simulates the recipe where it was written. A last stage that a time ends sets the goal to what

@@ -32,9 +32,19 @@ struct Timer {
         if (s.composition)
             tables.material = std::make_shared<heat::Material>(
                 s.piece.food.composition, s.piece.food.freezingC, freezes(s.piece));
+        if (input->like)
+            return likeTime(s, effort, tables);
         ++*solves;
         const auto t = cook::timeToReach(s.piece, s.programme, input->pullK, effort, tables);
         return t.value_or(std::numeric_limits<double>::infinity());
+    }
+
+    double likeTime(const Deviated& s, const cook::Effort& effort,
+                    const cook::Tables& tables) const {
+        const auto like =
+            cook::cookLike(s.piece, s.programme, *input->like, input->guessS, effort, tables);
+        *solves += like ? like->solves : 1;
+        return like ? like->outcome.pullS : std::numeric_limits<double>::infinity();
     }
 };
 

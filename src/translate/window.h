@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "cook/likeness.h"
 #include "translate/inputs.h"
 #include "translate/row.h"
 
@@ -24,6 +25,10 @@ struct WindowInput {
     cook::Tables tables;
     std::uint64_t seed = 1;
     int samples = 256;
+    /// Where time and looks lead: the time at which the cook is most like this one, sought from
+    /// `guessS` of the last stage on.
+    std::optional<cook::LikeGoal> like = std::nullopt;
+    double guessS = 0;
 };
 
 /// The time at which the core first reaches the printed pull temperature, over all inputs drawn

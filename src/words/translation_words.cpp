@@ -3,7 +3,9 @@
 
 #include "words/translation_words.h"
 
+#include "translate/holding.h"
 #include "translate/school_effects.h"
+#include "words/likeness_words.h"
 #include "words/say.h"
 #include "words/stage_words.h"
 
@@ -44,7 +46,8 @@ std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen, Units unit
 std::string pullAlone(const Row& row, Units units) {
     const std::string at = " at " + degrees(row.instruction.pullK, units);
     if (!row.instruction.byProbe)
-        return "by time and colour: no probe fits";
+        return row.likeness && !row.likeness->coreLeads() ? "by time and looks"
+                                                          : "by time and colour: no probe fits";
     if (!row.watched)
         return "by the clock, core" + at;
     return row.lastByClock() ? fmt::format("leave stage {}{}", *row.watched + 1, at) : "pull" + at;
@@ -113,7 +116,12 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
         out.push_back("Not reached: " + text(row.reason, units));
         return out;
     }
-    if (!row.instruction.byProbe)
+    if (row.likeness)
+        out.push_back(decidesWords(row.likeness->says) + " " + likenessWords(*row.likeness));
+    if (!row.instruction.byProbe && translate::probeFits(prepared.request.recipe.piece))
+        out.push_back("No probe tells: the middle stands at about " +
+                      degrees(row.outcome.peakK, units) + " by then. Go by time and looks.");
+    else if (!row.instruction.byProbe)
         out.push_back("It is too thin for a probe: time and colour decide. The middle comes to "
                       "about " +
                       degrees(row.outcome.peakK, units) + ".");
@@ -145,23 +153,49 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
     return out;
 }
 
+namespace {
+
+/// "golden (1.1; 0.7 to 1.6 over the face), 3 % charred"
+std::string crustFact(const cook::Outcome& o) {
+    constexpr double kToldSpread = 0.1, kToldChar = 0.01;
+    const std::size_t face = o.browning[0] > o.browning[1] ? 0 : 1;
+    const double mean = o.browning[face], spread = o.crustSpread[face];
+    std::string out = fmt::format("{} ({}", food::crustWord(mean), printFixed(mean, 1));
+    if (spread > kToldSpread)
+        out += fmt::format("; {} to {} over it", printFixed(std::max(0.0, mean - spread), 1),
+                           printFixed(mean + spread, 1));
+    out += ")";
+    if (o.charred[face] > kToldChar)
+        out += fmt::format(", {} % charred", printFixed(100 * o.charred[face], 0));
+    return out;
+}
+
+} // namespace
+
 std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& prepared,
                                                               Units units) {
     const cook::Outcome& o = prepared.outcome;
     const recipe::Goal& goal = prepared.request.recipe.goal;
-    const double water = prepared.request.recipe.piece.food.composition.water;
-    return {
+    const food::Food& food = prepared.request.recipe.piece.food;
+    std::vector<std::pair<std::string, std::string>> out{
         {"Core peak", degrees(o.peakK, units)},
         {"Pulled at", degrees(o.pullK, units)},
         {"Time there", printDuration(o.pullS)},
-        {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
+        {"Crust", crustFact(o)},
         {"Grey rim", printThin(o.rimM, units)},
-        {"Weight lost", "about " + printPlusMinus(o.waterLossShare() * 100 * water,
-                                                  2 * o.juiceU * 100 * water, "%")},
+        {"Weight lost",
+         "about " + printPlusMinus(o.weightLossShare * 100,
+                                   2 * o.juiceU * 100 * food.composition.water, "%")},
         {"Within the band",
          fmt::format("{} % of the cut",
                      printFixed(100 * evennessOf(o.section, goal.bandLowK, goal.bandHighK), 0))},
         {"In the danger zone", printDuration(o.dangerS)}};
+    if (food.softening)
+        out.emplace_back("Tenderness",
+                         fmt::format("{} % softened", printFixed(100 * o.softened, 0)));
+    if (food.rendering)
+        out.emplace_back("Fat", fmt::format("{} % melted out", printFixed(100 * o.rendered, 0)));
+    return out;
 }
 
 std::string reasonWords(const Row& row, Units units) {
@@ -284,8 +318,9 @@ std::string pieceWords(const Request& request, Units units) {
 }
 
 std::string readWords(const Prepared& prepared) {
-    return fmt::format("core, {} ({})", food::phraseOf(prepared.request.recipe.goal.readAt),
-                       prepared.request.recipe.goal.words);
+    const std::string decides = decidesWords(prepared.says);
+    return fmt::format("core, {} ({}){}", food::phraseOf(prepared.request.recipe.goal.readAt),
+                       prepared.request.recipe.goal.words, decides.empty() ? "" : ". " + decides);
 }
 
 std::string bookWords(const Prepared& prepared) {

@@ -5,6 +5,7 @@
 
 #include "book/recipe_request.h"
 #include "quantity/parse_duration.h"
+#include "words/likeness_words.h"
 
 #include <QFormLayout>
 #include <QLabel>
@@ -12,6 +13,7 @@
 #include <QScrollArea>
 #include <QTimer>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace dynamet::app {
 
@@ -40,6 +42,7 @@ RecipeDialog::RecipeDialog(Document& document, const recipe::Recipe& recipe, QWi
     connect(add, &QPushButton::clicked, this, &RecipeDialog::addStage);
     box->addWidget(add, 0, Qt::AlignLeft);
     box->addLayout(buildRest());
+    box->addLayout(buildJudged());
     box->addWidget(foot_);
     connect(foot_, &DialogFoot::saveWanted, this, &RecipeDialog::take);
     showStages(recipe.stages);
@@ -80,6 +83,32 @@ QLayout* RecipeDialog::buildRest() {
     return line;
 }
 
+QLayout* RecipeDialog::buildJudged() {
+    auto* line = new QHBoxLayout;
+    line->addWidget(new QLabel(QStringLiteral("If a time ends it, others must match its")));
+    const auto& chosen = recipe_.goal.judgedBy;
+    for (const food::Tolerance& tolerance : food::judgementOf(recipe_.piece.food)) {
+        const QString word = QString::fromUtf8(words::qualityWord(tolerance.quality));
+        auto* box = new QCheckBox(word);
+        box->setAccessibleName(QStringLiteral("Judged by %1").arg(word));
+        box->setChecked(chosen.empty() ||
+                        std::find(chosen.begin(), chosen.end(), tolerance.quality) != chosen.end());
+        line->addWidget(box);
+        judged_[tolerance.quality] = box;
+    }
+    line->addStretch();
+    return line;
+}
+
+/// All of them, or none, is the food's own way and not a choice.
+std::vector<food::Quality> RecipeDialog::judgedBy() const {
+    std::vector<food::Quality> out;
+    for (const auto& [quality, box] : judged_)
+        if (box->isChecked())
+            out.push_back(quality);
+    return out.size() == judged_.size() ? std::vector<food::Quality>{} : out;
+}
+
 void RecipeDialog::showStages(const std::vector<recipe::Stage>& stages) {
     for (StageEdit* edit : edits_)
         edit->deleteLater();
@@ -104,7 +133,7 @@ void RecipeDialog::showStages(const std::vector<recipe::Stage>& stages) {
 
 /// As high as its stages need, as far as the screen goes.
 void RecipeDialog::fit() {
-    constexpr int kWidth = 980, kAround = 410, kEdge = 40;
+    constexpr int kWidth = 980, kAround = 440, kEdge = 40;
     const QSize room = screen()->availableGeometry().size() - QSize(kEdge, kEdge);
     stagesBox_->activate();
     const int wanted = kAround + stages_->sizeHint().height();
@@ -164,6 +193,7 @@ void RecipeDialog::take() {
     changed.author = toStd(author_->text().trimmed());
     changed.text = toStd(text_->toPlainText());
     changed.stages = std::move(*all);
+    changed.goal.judgedBy = judgedBy();
     changed.rest.shortestS = rest->highS;
     changed.rest.onBoard = on_->currentIndex() == 1;
     if (const auto whole = checkRecipe(changed, document_.kitchen()); !whole)

@@ -6,6 +6,7 @@
 #include "app/translate/stage_edit.h"
 #include "app/widgets/dialog_foot.h"
 
+#include <QCheckBox>
 #include <QDialog>
 #include <QPlainTextEdit>
 
@@ -24,6 +25,9 @@ class RecipeDialog : public QDialog {
     void fit();
     QLayout* buildHead();
     QLayout* buildRest();
+    /// What counts where a time ends the cook: a box for each that its food is judged by.
+    QLayout* buildJudged();
+    std::vector<food::Quality> judgedBy() const;
     void showStages(const std::vector<recipe::Stage>& stages);
     /// What stands in the fields; empty, with the reason shown, when a field cannot be read.
     std::optional<std::vector<recipe::Stage>> typedStages();
@@ -36,6 +40,7 @@ class RecipeDialog : public QDialog {
     QLineEdit *name_, *author_, *rest_;
     QPlainTextEdit* text_;
     QComboBox* on_;
+    std::map<food::Quality, QCheckBox*> judged_;
     QWidget* stages_;
     QVBoxLayout* stagesBox_;
     std::vector<StageEdit*> edits_;

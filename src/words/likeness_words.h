@@ -1,0 +1,17 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "cook/likeness.h"
+
+namespace dynamet::words {
+
+/// "core", "colour", "weight": what a check box says.
+const char* qualityWord(food::Quality quality);
+/// "The colour decides when it is done, then the weight it loses." Empty without any say.
+std::string decidesWords(std::span<const cook::Say> says);
+/// "Paler and moister than the recipe", or that nobody would notice.
+std::string likenessWords(const cook::Likeness& likeness);
+
+} // namespace dynamet::words

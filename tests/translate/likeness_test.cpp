@@ -1,0 +1,146 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// A recipe that says only setting and minutes is carried over by all that it gives.
+#include "translate/holding.h"
+#include "translate/small_kitchen.h"
+
+#include <cmath>
+#include <gtest/gtest.h>
+
+namespace {
+
+using namespace dynamet;
+using namespace dynamet::translate;
+using translate::testing::C;
+
+kitchen::Kitchen kitchenOf(kitchen::ApplianceKind kind) {
+    kitchen::Kitchen k = translate::testing::smallKitchen();
+    auto a = *kitchen::typicalAppliance(kind);
+    a.id = a.name = "own";
+    a.siteId = "home";
+    a.standardVesselId = "pan";
+    k.appliances = {a};
+    return k;
+}
+
+Request timed(kitchen::Kitchen kitchen, const std::string& food, double seconds) {
+    Request r;
+    r.kitchen = std::move(kitchen);
+    r.recipe.piece.food = *food::findFood(food);
+    const food::Food& f = r.recipe.piece.food;
+    r.recipe.piece.shape = heat::shapeOf(f.shape).value_or(heat::Shape::slab);
+    r.recipe.piece.thicknessM = f.thicknessM;
+    r.recipe.piece.widthM = f.widthM;
+    r.recipe.piece.form = f.usualForm;
+    r.recipe.piece.startK = f.usualStartK;
+    const auto& on = r.kitchen.appliances.front();
+    r.recipe.last().place = {on.id, kitchen::usualSetting(on.controls), on.zones.front().name,
+                             isHob(on.kind) ? "pan" : ""};
+    r.recipe.last().end.afterS = seconds;
+    return r;
+}
+
+class OwnTime : public ::testing::TestWithParam<kitchen::ApplianceKind> {};
+
+// Whatever the food and wherever it is cooked, the recipe's own minutes come back: always from the
+// recipe's own (how a row is sought), and from guesses far from them but for one in twenty, where a
+// roast in a pan is scorched before its middle is warm and two times look much alike.
+TEST_P(OwnTime, ComesBackForEveryFood) {
+    const kitchen::Kitchen kitchen = kitchenOf(GetParam());
+    const auto& on = kitchen.appliances.front();
+    int sought = 0, missed = 0;
+    for (const food::Food& food : food::shippedFoods()) {
+        const Request r = timed(kitchen, food.id, std::round(20e3 * food.thicknessM / 30) * 30);
+        if (!whyNotHeld(r.recipe.piece, 0, on, on.zones.front()).empty())
+            continue;
+        const auto programme = writtenProgramme(r);
+        ASSERT_TRUE(programme) << programme.error().message;
+        const double seconds = r.recipe.last().end.afterS;
+        auto tables = cook::tablesFor(food, 101325);
+        const auto wanted =
+            cook::cookLastFor(r.recipe.piece, *programme, seconds, cook::kQuick, tables);
+        ASSERT_TRUE(wanted) << food.id << ": " << wanted.error().message;
+        for (const double guessS : {0.0, seconds / 2, seconds, 2 * seconds}) {
+            const auto like =
+                cook::cookLike(r.recipe.piece, *programme, {&*wanted, food::judgementOf(food)},
+                               guessS, cook::kQuick, tables);
+            ASSERT_TRUE(like) << food.id << ": " << like.error().message;
+            const bool back = std::abs(like->outcome.pullS - seconds) <= 0.02 * seconds;
+            EXPECT_TRUE(back || guessS != seconds)
+                << food.id << ": " << like->outcome.pullS << " for " << seconds;
+            missed += back ? 0 : 1;
+            ++sought;
+        }
+    }
+    EXPECT_GT(sought, 20);
+    EXPECT_LE(20 * missed, sought);
+}
+
+INSTANTIATE_TEST_SUITE_P(Kinds, OwnTime, ::testing::ValuesIn(kitchen::allKinds()),
+                         [](const auto& kind) {
+                             std::string name = enumName(kind.param);
+                             std::erase_if(name, [](char c) { return !std::isalnum(c); });
+                             return name;
+                         });
+
+// Cookies bake about twelve minutes at 175 °C and somewhat longer or shorter elsewhere, not half an
+// hour (common practice, no source). Their middle stands near boiling long before.
+TEST(Likeness, CookiesStayCookies) {
+    Request r = timed(translate::testing::smallKitchen(), "cookie-dough", 12 * 60);
+    const auto& still = r.kitchen.appliances.front();
+    r.recipe.last().place.setting = *kitchen::parseSetting(still.controls, "oven=175C");
+    const auto prepared = prepare(r);
+    ASSERT_TRUE(prepared) << prepared.error().message;
+    ASSERT_TRUE(prepared->byLikeness());
+    for (const Target& target : prepared->targets) {
+        Row row = solveRow(*prepared, target);
+        addWindow(*prepared, row);
+        if (target.applianceId == "still") {
+            ASSERT_TRUE(row.reached) << row.reason.message;
+            EXPECT_NEAR(row.outcome.pullS, 720, 0.02 * 720);
+            ASSERT_TRUE(row.window) << row.windowless.value_or(Error{}).message;
+            EXPECT_LT(row.window->earlyS, 720);
+            EXPECT_GT(row.window->latestS.value_or(1e9), 720);
+            EXPECT_FALSE(row.instruction.byProbe) << "looks and weight tell, no probe";
+        }
+        if (target.applianceId == "fan") {
+            ASSERT_TRUE(row.reached) << row.reason.message;
+            EXPECT_GT(row.outcome.pullS, 6 * 60);
+            EXPECT_LT(row.outcome.pullS, 16 * 60);
+            EXPECT_LT(row.likeness->distance, 4);
+        }
+        if (target.applianceId == "hob") { // a pan bakes one side of them
+            EXPECT_FALSE(row.reached && row.likeness->distance < 2);
+        }
+    }
+}
+
+// What a steak's minutes gave is met by its core first of all, and the probe leads.
+TEST(Likeness, ASteakByTheClockIsLedByItsCore) {
+    Request r = timed(translate::testing::smallKitchen(), "pork-loin", 40 * 60);
+    r.recipe.piece.shape = heat::Shape::slab;
+    r.recipe.piece.thicknessM = 0.04;
+    const auto prepared = prepare(r);
+    ASSERT_TRUE(prepared) << prepared.error().message;
+    const Row row = solveRow(*prepared, {"fan", "middle", ""});
+    ASSERT_TRUE(row.reached) << row.reason.message;
+    EXPECT_TRUE(row.likeness->coreLeads());
+    EXPECT_NEAR(row.outcome.peakK, prepared->outcome.peakK, 2);
+}
+
+// The cook has a say: judged by its weight alone, a chip is as dry as it was, whatever its colour.
+TEST(Likeness, TheCookSaysWhatCounts) {
+    Request r = timed(translate::testing::smallKitchen(), "potato-chips", 25 * 60);
+    r.recipe.goal.judgedBy = {food::Quality::weight};
+    const auto prepared = prepare(r);
+    ASSERT_TRUE(prepared) << prepared.error().message;
+    ASSERT_EQ(prepared->judged.size(), 1u);
+    const Row row = solveRow(*prepared, {"fan", "middle", ""});
+    ASSERT_TRUE(row.reached) << row.reason.message;
+    EXPECT_NEAR(row.outcome.weightLossShare, prepared->outcome.weightLossShare, 0.01);
+    ASSERT_EQ(row.likeness->says.size(), 1u);
+    EXPECT_EQ(row.likeness->says.front().quality, food::Quality::weight);
+}
+
+} // namespace
