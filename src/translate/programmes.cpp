@@ -17,6 +17,19 @@ bool facesDiffer(const kitchen::HeatField& field, const kitchen::Site& site) {
            cook::boundaryOf(field, kitchen::Face::top, site);
 }
 
+/// Batter and what stands in a dish are never turned; dough only where it lies on what heats it.
+bool staysPut(const food::Food& food, const kitchen::Appliance& on, const kitchen::Zone* zone) {
+    switch (food.body) {
+    case food::Body::solid:
+        return false;
+    case food::Body::dough:
+        return !isHob(on.kind) && on.kind != kitchen::ApplianceKind::griddle &&
+               !(zone && zone->direct);
+    default:
+        return true;
+    }
+}
+
 Result<cook::Stage> stageOf(const Request& request, const recipe::Stage& written) {
     const recipe::Place& at = written.place;
     auto field = fieldAt(request.kitchen, at.applianceId, at.setting, at.zone, at.vesselId);
@@ -38,7 +51,8 @@ Result<cook::Stage> stageOf(const Request& request, const recipe::Stage& written
             number.value *= touch;
             number.u *= touch;
         }
-    if (!written.edgesDown && facesDiffer(out.field, out.site))
+    if (!written.edgesDown && facesDiffer(out.field, out.site) &&
+        !staysPut(request.recipe.piece.food, *appliance, zone))
         out.turning = hasTwoFaces(request.recipe.piece.shape) ? turningOf(request.schools)
                                                               : cook::Turning::rolled;
     out.heatId = appliance->name;

@@ -103,7 +103,7 @@ std::vector<Finding> warningsFor(const Prepared& prepared, const Row& row,
     addSeasonings(out, request.recipe.piece, row.outcome);
     addSmoke(out, request, row.outcome);
     const double rim = row.outcome.rimM - prepared.outcome.rimM;
-    if (std::abs(rim) > kRimMatters)
+    if (std::abs(rim) > kRimMatters && request.recipe.piece.food.losesJuice)
         out.push_back({"rim", {Metres{row.outcome.rimM}, Metres{prepared.outcome.rimM}}});
     const kitchen::HeatField& field = movedField(request, programme);
     if (onlyAssumed(field))

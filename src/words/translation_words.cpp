@@ -122,7 +122,7 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
         out.push_back("No probe tells: the middle stands at about " +
                       degrees(row.outcome.peakK, units) + " by then. Go by time and looks.");
     else if (!row.instruction.byProbe)
-        out.push_back("It is too thin for a probe: time and colour decide. The middle comes to "
+        out.push_back("It is too thin for a probe: go by time and colour. The middle comes to "
                       "about " +
                       degrees(row.outcome.peakK, units) + ".");
     else if (row.lastByClock())
@@ -140,10 +140,12 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
         if (!causes.empty())
             out.push_back("Why the window is so wide: " + causes + ".");
     }
-    out.push_back(fmt::format(
-        "Crust {} (recipe: {}), grey rim {} (recipe: {}).", food::crustWord(row.outcome.darker()),
-        food::crustWord(prepared.outcome.darker()), printThin(row.outcome.rimM, units),
-        printThin(prepared.outcome.rimM, units)));
+    std::string looks = fmt::format("Crust {} (recipe: {})", food::crustWord(row.outcome.darker()),
+                                    food::crustWord(prepared.outcome.darker()));
+    if (prepared.request.recipe.piece.food.losesJuice)
+        looks += fmt::format(", grey rim {} (recipe: {})", printThin(row.outcome.rimM, units),
+                             printThin(prepared.outcome.rimM, units));
+    out.push_back(looks + ".");
     if (row.rule)
         out.push_back("By the " + ruleWords(row, prepared.request.kitchen, units) +
                       (row.rule->peakK
@@ -155,16 +157,13 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
 
 namespace {
 
-/// "golden (1.1; 0.7 to 1.6 over the face), 3 % charred"
-std::string crustFact(const cook::Outcome& o) {
-    constexpr double kToldSpread = 0.1, kToldChar = 0.01;
+/// "0.7 to 1.6, 3 % charred", of the darker face.
+std::string unevennessOf(const cook::Outcome& o) {
+    constexpr double kToldChar = 0.01;
     const std::size_t face = o.browning[0] > o.browning[1] ? 0 : 1;
     const double mean = o.browning[face], spread = o.crustSpread[face];
-    std::string out = fmt::format("{} ({}", food::crustWord(mean), printFixed(mean, 1));
-    if (spread > kToldSpread)
-        out += fmt::format("; {} to {} over it", printFixed(std::max(0.0, mean - spread), 1),
-                           printFixed(mean + spread, 1));
-    out += ")";
+    std::string out = fmt::format("{} to {}", printFixed(std::max(0.0, mean - spread), 1),
+                                  printFixed(mean + spread, 1));
     if (o.charred[face] > kToldChar)
         out += fmt::format(", {} % charred", printFixed(100 * o.charred[face], 0));
     return out;
@@ -181,15 +180,19 @@ std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& pr
         {"Core peak", degrees(o.peakK, units)},
         {"Pulled at", degrees(o.pullK, units)},
         {"Time there", printDuration(o.pullS)},
-        {"Crust", crustFact(o)},
-        {"Grey rim", printThin(o.rimM, units)},
+        {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
+        {"Over the face", unevennessOf(o)},
         {"Weight lost",
          "about " + printPlusMinus(o.weightLossShare * 100,
                                    2 * o.juiceU * 100 * food.composition.water, "%")},
-        {"Within the band",
-         fmt::format("{} % of the cut",
-                     printFixed(100 * evennessOf(o.section, goal.bandLowK, goal.bandHighK), 0))},
         {"In the danger zone", printDuration(o.dangerS)}};
+    if (food.losesJuice) {
+        out.emplace_back("Grey rim", printThin(o.rimM, units));
+        out.emplace_back(
+            "Within the band",
+            fmt::format("{} % of the cut",
+                        printFixed(100 * evennessOf(o.section, goal.bandLowK, goal.bandHighK), 0)));
+    }
     if (food.softening)
         out.emplace_back("Tenderness",
                          fmt::format("{} % softened", printFixed(100 * o.softened, 0)));
@@ -310,9 +313,9 @@ std::string referenceWords(const Request& request, Units units) {
 }
 
 std::string pieceWords(const Request& request, Units units) {
-    return fmt::format("{}, {}, {}; {}", request.recipe.piece.food.name,
-                       printLength(request.recipe.piece.thicknessM, units.inches),
-                       enumName(request.recipe.piece.form),
+    const recipe::FoodPiece& piece = request.recipe.piece;
+    return fmt::format("{}, {}{}; {}", piece.food.name, printLength(piece.thicknessM, units.inches),
+                       piece.food.losesJuice ? std::string(", ") + enumName(piece.form) : "",
                        request.recipe.endsByClock() ? "as far as its time takes it"
                                                     : request.recipe.goal.words);
 }
@@ -327,13 +330,15 @@ std::string bookWords(const Prepared& prepared) {
     return fmt::format("House methods: {}.", schoolWords(prepared.request.schools));
 }
 
-CutWords cutWords(const cook::Outcome& o, Units units) {
+CutWords cutWords(const cook::Outcome& o, const food::Food& food, Units units) {
     const char *first = food::crustWord(o.browning[0]), *second = food::crustWord(o.browning[1]);
     const std::string crust =
         std::string(first) == second ? first : fmt::format("{} and {}", first, second);
     return {fmt::format("core {}", degrees(o.peakK, units)), crust,
-            fmt::format("grey rim {}, {} % of it grey", printThin(o.rimM, units),
-                        printFixed(o.rimShare * 100, 0))};
+            food.losesJuice
+                ? fmt::format("grey rim {}, {} % of it grey", printThin(o.rimM, units),
+                              printFixed(o.rimShare * 100, 0))
+                : fmt::format("about {} % lighter", printFixed(o.weightLossShare * 100, 0))};
 }
 
 } // namespace dynamet::words

@@ -4,6 +4,7 @@
 // A recipe that says only setting and minutes is carried over by all that it gives.
 #include "translate/holding.h"
 #include "translate/small_kitchen.h"
+#include "words/translation_words.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
@@ -114,6 +115,28 @@ TEST(Likeness, CookiesStayCookies) {
             EXPECT_FALSE(row.reached && row.likeness->distance < 2);
         }
     }
+}
+
+TEST(Likeness, Defect171DoughInAnOvenIsNotTurned) {
+    Request r = timed(kitchenOf(kitchen::ApplianceKind::airFryer), "cookie-dough", 8 * 60);
+    EXPECT_EQ(writtenProgramme(r)->last().turning, cook::Turning::never);
+    r.recipe.piece.food = *food::findFood("pork-loin");
+    EXPECT_EQ(writtenProgramme(r)->last().turning, cook::Turning::once) << "meat is";
+    const Request flat = timed(kitchenOf(kitchen::ApplianceKind::griddle), "pizza-dough", 4 * 60);
+    EXPECT_EQ(writtenProgramme(flat)->last().turning, cook::Turning::once) << "on a plate it is";
+}
+
+TEST(Likeness, Defect172ACookieHasNoGreyRimAndIsNotIntact) {
+    const Request cookies = timed(translate::testing::smallKitchen(), "cookie-dough", 12 * 60);
+    const auto prepared = prepare(cookies);
+    ASSERT_TRUE(prepared) << prepared.error().message;
+    for (const auto& [name, value] : words::outcomeFacts(*prepared, {}))
+        EXPECT_TRUE(name != "Grey rim" && name != "Within the band") << value;
+    EXPECT_EQ(words::pieceWords(cookies, {}).find("intact"), std::string::npos);
+    const std::string words = words::cutWords(prepared->outcome, cookies.recipe.piece.food, {}).rim;
+    EXPECT_NE(words.find("lighter"), std::string::npos) << words;
+    EXPECT_NE(words::readWords(*prepared).find("decides when it is done"), std::string::npos)
+        << words::readWords(*prepared);
 }
 
 // What a steak's minutes gave is met by its core first of all, and the probe leads.

@@ -15,8 +15,9 @@ namespace {
 constexpr int kMoments = 200; // places of the slider; the last one is the end
 }
 
-CutShown cutOf(const QString& title, const cook::Outcome& outcome, const Units& units) {
-    const auto words = words::cutWords(outcome, units);
+CutShown cutOf(const QString& title, const cook::Outcome& outcome, const food::Food& food,
+               const Units& units) {
+    const auto words = words::cutWords(outcome, food, units);
     return {title, toQt(words.core), toQt(words.crust), toQt(words.rim), outcome};
 }
 
@@ -49,8 +50,10 @@ void CutsPane::showCuts(const translate::Prepared& prepared, const translate::Ro
                         const cook::Outcome& outcome) {
     const Units& units = document_.units();
     const food::Food& food = prepared.request.recipe.piece.food;
-    view_->showCuts({cutOf(QStringLiteral("in the recipe"), prepared.outcome, units),
-                     cutOf(toQt(words::rowTitle(row, document_.kitchen(), units)), outcome, units)},
+    view_->showCuts({cutOf(QStringLiteral("in the recipe"), prepared.outcome,
+                           prepared.request.recipe.piece.food, units),
+                     cutOf(toQt(words::rowTitle(row, document_.kitchen(), units)), outcome,
+                           prepared.request.recipe.piece.food, units)},
                     food.greyingK, food.losesJuice);
     moment_->setValue(kMoments);
     showMoment(kMoments);

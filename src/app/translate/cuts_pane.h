@@ -33,6 +33,7 @@ class CutsPane : public QWidget {
 };
 
 /// One outcome as a cut view shows it.
-CutShown cutOf(const QString& title, const cook::Outcome& outcome, const Units& units);
+CutShown cutOf(const QString& title, const cook::Outcome& outcome, const food::Food& food,
+               const Units& units);
 
 } // namespace dynamet::app

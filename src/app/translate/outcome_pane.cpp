@@ -56,7 +56,7 @@ void OutcomePane::showOutcome(const translate::Prepared& prepared) {
         toQt(printTemperature(Temperature::kelvin(prepared.outcome.peakK), units.temperature())));
     under_->setText(toQt(words::readWords(prepared)));
     cut_->show();
-    cut_->showCuts({cutOf(QString(), prepared.outcome, units)},
+    cut_->showCuts({cutOf(QString(), prepared.outcome, prepared.request.recipe.piece.food, units)},
                    prepared.request.recipe.piece.food.greyingK,
                    prepared.request.recipe.piece.food.losesJuice);
     facts_->show();

@@ -85,7 +85,7 @@ QLayout* RecipeDialog::buildRest() {
 
 QLayout* RecipeDialog::buildJudged() {
     auto* line = new QHBoxLayout;
-    line->addWidget(new QLabel(QStringLiteral("If a time ends it, others must match its")));
+    line->addWidget(new QLabel(QStringLiteral("Where a time ends it, what must be the same:")));
     const auto& chosen = recipe_.goal.judgedBy;
     for (const food::Tolerance& tolerance : food::judgementOf(recipe_.piece.food)) {
         const QString word = QString::fromUtf8(words::qualityWord(tolerance.quality));
