@@ -4,8 +4,12 @@
 #include "book/kitchen_store.h"
 #include "cli/verb.h"
 #include "formats/report_json.h"
+#include "kitchen/hob_use.h"
+#include "kitchen/rate_sheet.h"
+#include "quantity/parse_duration.h"
 #include "quantity/print.h"
 
+#include <cmath>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
@@ -16,6 +20,23 @@ Result<kitchen::Kitchen> kitchenOf(const std::string& bookPath) {
     return book ? loadKitchen(*book) : tl::unexpected(book.error());
 }
 
+namespace {
+
+/// "2.10 ± 0.08 kW, a litre in 3 min, holds 230 ± 20 °C with food in it"
+std::string hobWords(const kitchen::HeatField& field, const kitchen::Site& site,
+                     const std::string& heat) {
+    const kitchen::FieldNumber* power = find(field, {kitchen::Face::all, kitchen::Term::power});
+    if (!power)
+        return heat;
+    const auto litre = kitchen::litreBoilsS(power->value, site);
+    return fmt::format("{}, {}, holds {} with food in it", powerWords(*power),
+                       litre ? "a litre in " + printDuration(std::round(*litre / 10) * 10)
+                             : "boils no litre",
+                       heat);
+}
+
+} // namespace
+
 Result<Answer> field(const FieldOptions& options) {
     const auto kitchen = kitchenOf(options.book);
     if (!kitchen)
@@ -25,7 +46,9 @@ Result<Answer> field(const FieldOptions& options) {
         return tl::unexpected(appliance.error());
     std::vector<kitchen::Setting> settings;
     if (options.setting.empty()) {
-        settings = possibleSettings(appliance->controls);
+        // A pan's preheat is the cook's: each mark once.
+        settings = isHob(appliance->kind) ? sheetSettings(*appliance, {})
+                                          : possibleSettings(appliance->controls);
     } else {
         const auto one = parseSetting(appliance->controls, options.setting);
         if (!one)
@@ -56,12 +79,13 @@ Result<Answer> field(const FieldOptions& options) {
             json["setting"] = settingText(appliance->controls, setting);
             json["zone"] = zone.name;
             all["fields"].push_back(json);
-            const auto shown = representative(
-                *found, placeOf(*kitchen, *appliance, zone.name).site.ambient.kelvin());
+            const kitchen::Site site = placeOf(*kitchen, *appliance, zone.name).site;
+            const auto shown = representative(*found, site.ambient.kelvin());
+            const std::string heat = printTemperature(Temperature::kelvin(shown.kelvin),
+                                                      TemperatureUnit::celsius, halfWidthK(shown));
             out.text += fmt::format("\n  {:<36} {:<10} {:<14} {}",
                                     settingText(appliance->controls, setting), zone.name,
-                                    printTemperature(Temperature::kelvin(shown.kelvin),
-                                                     TemperatureUnit::celsius, halfWidthK(shown)),
+                                    isHob(appliance->kind) ? hobWords(*found, site, heat) : heat,
                                     enumName(shown.provenance));
         }
     out.json = all.dump();

@@ -3,6 +3,8 @@
 
 #include "kitchen/rate_sheet.h"
 
+#include "kitchen/hob_use.h"
+
 #include "kitchen/dial.h"
 
 #include <algorithm>
@@ -117,6 +119,8 @@ SheetCell cellOf(const Appliance& appliance, const Setting& setting, const Place
     if (isHob(appliance.kind))
         if (const FieldNumber* power = find(*field, {Face::all, Term::power}))
             cell.power = *power;
+    if (cell.power)
+        cell.litreS = litreBoilsS(cell.power->value, place.site);
     for (const FieldNumber& n : field->numbers)
         if (n.provenance == Provenance::measured && cell.reductionId.empty())
             cell.reductionId = n.reductionId;

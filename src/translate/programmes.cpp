@@ -3,6 +3,7 @@
 
 #include "translate/programmes.h"
 
+#include "kitchen/hob_use.h"
 #include "kitchen/open_lid.h"
 #include "translate/school_effects.h"
 
@@ -45,6 +46,8 @@ Result<cook::Stage> stageOf(const Request& request, const recipe::Stage& written
     if (at.lidOpen && hasLid(appliance->kind))
         out.field =
             withLidOpen(std::move(out.field), zone && zone->direct, out.site.ambient.kelvin());
+    if (isHob(appliance->kind))
+        out.field = kitchen::withHeldPan(std::move(out.field));
     const double touch = contactFactor(request.schools);
     for (kitchen::FieldNumber& number : out.field.numbers)
         if (number.key.term == kitchen::Term::contact) {

@@ -252,4 +252,28 @@ TEST(Stop, EveryLongCallAsksForIt) {
     EXPECT_TRUE(prepare(roastRequest()).has_value()) << "and the next one is not stopped";
 }
 
+// A cook turns the flame down when the pan is there: what stands on a strong burner does not char
+// for its strength (it did: index 0.7 to 10 from 25 to 50 kW/m²).
+TEST(Hob, Defect173ThePanIsHeldByTheCookWhateverTheBurner) {
+    Request r;
+    r.kitchen = smallKitchen();
+    r.recipe.piece.food = *food::findFood("beef-lean");
+    r.recipe.piece.thicknessM = 0.035;
+    r.recipe.piece.startK = C(5);
+    r.recipe.last().end.afterS = 420;
+    std::vector<double> browned;
+    for (const char* setting : {"level=8;preheat=230C", "level=9;preheat=230C"}) {
+        r.recipe.last().place = {
+            "hob", *kitchen::parseSetting(findAppliance(r.kitchen, "hob")->controls, setting),
+            "pan", "pan"};
+        const auto prepared = prepare(r);
+        ASSERT_TRUE(prepared) << prepared.error().message;
+        EXPECT_LT(prepared->outcome.hottestTouchK, C(245));
+        browned.push_back(prepared->outcome.darker());
+    }
+    EXPECT_GT(browned[0], 0.3);
+    EXPECT_LT(browned[1], 2.5) << "brown, not scorched";
+    EXPECT_LT(browned[1], 1.3 * browned[0]);
+}
+
 } // namespace

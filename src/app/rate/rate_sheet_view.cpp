@@ -3,6 +3,8 @@
 
 #include "app/rate/rate_sheet_view.h"
 
+#include "quantity/parse_duration.h"
+
 #include "app/look/palette.h"
 
 #include <QHeaderView>
@@ -61,7 +63,13 @@ QString RateSheetModel::cellText(const QModelIndex& index) const {
     const QString heat =
         toQt(printTemperature(Temperature::kelvin(at.shown->kelvin),
                               document_.units().temperature(), halfWidthK(*at.shown)));
-    return at.power ? QStringLiteral("%1 · holds %2").arg(toQt(powerWords(*at.power)), heat) : heat;
+    if (!at.power)
+        return heat;
+    const QString litre = at.litreS
+                              ? QStringLiteral("boils a litre in %1")
+                                    .arg(toQt(printDuration(std::round(*at.litreS / 10) * 10)))
+                              : QStringLiteral("boils no litre");
+    return QStringLiteral("%1 · %2 · holds %3").arg(toQt(powerWords(*at.power)), litre, heat);
 }
 
 QString RateSheetModel::restsOn(const QModelIndex& index) const {
