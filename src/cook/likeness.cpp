@@ -127,9 +127,8 @@ Result<LikeCook> cookLike(const recipe::FoodPiece& piece, const Programme& progr
     if (!nearest)
         return tl::unexpected(nearest.error());
     out.likeness = {bestDistance, best, saysOf(best, nearest->slopes)};
-    const double off = out.outcome.peakK - goal.wanted->peakK;
-    if (std::abs(off) > kFarCoreK)
-        return fail(Errc::refused, {off > 0 ? "core_overshoots" : "core_stops_short",
+    if (std::abs(out.outcome.peakK - goal.wanted->peakK) > kFarCoreK)
+        return fail(Errc::refused, {"unlike_inside",
                                     {Temperature::kelvin(out.outcome.peakK),
                                      Temperature::kelvin(goal.wanted->peakK)}});
     return out;

@@ -3,12 +3,12 @@
 
 #include "translate/translate.h"
 
-#include "cook/rounds.h"
 #include "translate/holding.h"
 
 #include "quantity/parse_duration.h"
 #include "quantity/parse_measures.h"
 #include "quantity/print.h"
+#include "translate/cook_row.h"
 #include "translate/rule_of_thumb.h"
 #include "translate/school_effects.h"
 #include "translate/search.h"
@@ -33,22 +33,11 @@ std::vector<food::Tolerance> judgedOf(const recipe::Recipe& recipe) {
     return out;
 }
 
-cook::CookTarget targetOf(const Request& request) {
-    return {request.recipe.goal.coreK, request.recipe.goal.readAt};
-}
-
 /// What a cook by the clock gave, as a goal for others; the band keeps its width.
 recipe::Goal goalGiven(const recipe::Goal& asked, double peakK) {
     const double half = (asked.bandHighK - asked.bandLowK) / 2;
     return {peakK,        food::GoalMoment::peak,       peakK - half,
             peakK + half, "as the recipe's time gives", asked.judgedBy};
-}
-
-/// The tables of a programme's own air.
-cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme,
-                      const std::stop_token& stop) {
-    return {prepared.tables.material,
-            std::make_shared<heat::Vapour>(pressurePa(programme.last().site)), stop};
 }
 
 } // namespace
@@ -119,24 +108,6 @@ double leavingK(const Row& row) {
                                                        : row.outcome.pullK;
 }
 
-/// One cook of a row's programme, to the recipe's goal or, where a time gave that, to be like what
-/// it gave.
-Result<cook::Outcome> cookRow(const Prepared& prepared, const cook::Programme& programme, Row& row,
-                              double guessS) {
-    const recipe::FoodPiece& piece = prepared.request.recipe.piece;
-    ++row.solves;
-    if (!prepared.byLikeness())
-        return cook::cookProgramme(piece, programme, targetOf(prepared.request), cook::kFull,
-                                   prepared.tables);
-    auto like = cook::cookLike(piece, programme, {&prepared.outcome, prepared.judged}, guessS,
-                               cook::kFull, prepared.tables);
-    if (!like)
-        return tl::unexpected(like.error());
-    row.solves += like->solves - 1;
-    row.likeness = std::move(like->likeness);
-    return std::move(like->outcome);
-}
-
 /// Cooks a row at its setting on the full grid and puts the words to it.
 Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
     const auto programme = programmeOf(local.request, row);
@@ -146,13 +117,16 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
         return row;
     }
     const cook::Outcome& like = row.reached ? row.outcome : prepared.outcome;
-    auto outcome = cookRow(local, *programme, row, like.pullS - like.lastStartS);
-    row.reached = outcome.has_value();
-    if (!outcome) {
-        row.reason = outcome.error();
+    auto cook = cookRow(local, local.request.recipe.piece, *programme, like.pullS - like.lastStartS,
+                        local.tables);
+    row.reached = cook.has_value();
+    if (!cook) {
+        row.reason = cook.error();
         return row;
     }
-    row.outcome = std::move(*outcome);
+    row.outcome = std::move(cook->outcome);
+    row.likeness = std::move(cook->likeness);
+    row.solves += cook->solves;
     row.instruction.turning = programme->last().turning;
     row.instruction.byProbe =
         probeFits(local.request.recipe.piece) && (!row.likeness || row.likeness->coreLeads());
@@ -257,62 +231,6 @@ std::vector<Row> translateAll(const Prepared& prepared, std::stop_token stop) {
         return ranksBefore(a, b, prepared.outcome);
     });
     return rows;
-}
-
-Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row, std::stop_token stop) {
-    const auto programme = programmeOf(prepared.request, row);
-    if (!programme)
-        return tl::unexpected(programme.error());
-    return cook::cookFor(prepared.request.recipe.piece,
-                         cook::withFixedTurn(*programme, row.outcome), row.outcome.pullS,
-                         cook::kFull, tablesAt(prepared, *programme, stop), true);
-}
-
-namespace {
-
-/// Rounds after the first, with the plate as they go on.
-void addRounds(const Prepared& prepared, const cook::Programme& programme, RowDetail& out,
-               std::stop_token stop) {
-    constexpr double kGapS = 60; // to take one batch off and lay the next on
-    const Request& request = prepared.request;
-    if (request.recipe.piece.rounds < 2)
-        return;
-    auto rounds = cook::cookRounds(request.recipe.piece, programme, targetOf(request),
-                                   request.recipe.piece.rounds, kGapS, cook::kFull,
-                                   tablesAt(prepared, programme, stop));
-    if (!rounds)
-        out.roundless = rounds.error();
-    else
-        out.rounds = std::move(*rounds);
-}
-
-void addCompanions(const Prepared& prepared, const cook::Programme& programme, RowDetail& out,
-                   std::stop_token stop) {
-    const Request& request = prepared.request;
-    const cook::Tables tables = tablesAt(prepared, programme, stop);
-    auto thicknesses = request.recipe.piece.othersM;
-    std::sort(thicknesses.begin(), thicknesses.end());
-    for (double thickness : thicknesses) {
-        recipe::FoodPiece piece = request.recipe.piece;
-        piece.thicknessM = thickness;
-        out.companions.push_back(
-            {thickness,
-             cook::cookProgramme(piece, programme, targetOf(request), cook::kFull, tables)});
-    }
-}
-
-} // namespace
-
-RowDetail detailOf(const Prepared& prepared, const Row& row, std::stop_token stop) {
-    RowDetail out;
-    const auto programme = programmeOf(prepared.request, row);
-    if (!row.reached || !programme)
-        return out;
-    if (auto outcome = fullOutcome(prepared, row, stop))
-        out.outcome = std::move(*outcome);
-    addRounds(prepared, *programme, out, stop);
-    addCompanions(prepared, *programme, out, stop);
-    return out;
 }
 
 bool ranksBefore(const Row& a, const Row& b, const cook::Outcome& reference) {

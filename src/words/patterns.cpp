@@ -16,7 +16,7 @@ struct Pattern {
     const char* words;
 };
 
-constexpr std::array<Pattern, 174> kPatterns{
+constexpr std::array<Pattern, 175> kPatterns{
     {{"all_at_limit",
       "use an instrument with a higher limit to get a value; a probe past its limit can be ruined"},
      {"already_hotter", "the food is already hotter than wanted"},
@@ -220,6 +220,7 @@ constexpr std::array<Pattern, 174> kPatterns{
      {"unit_suspected",
       "most readings of {} are outside {} to {}: is the unit right (°F taken for °C)?"},
      {"unknown_free", "an unknown appears in no equation"},
+     {"unlike_inside", "at its most alike it comes to {} inside, where the recipe comes to {}"},
      {"value_outside", "{}: {} is outside {} to {}"},
      {"vessel_limit", "{} withstands {} at most"},
      {"water_did_not_rise",

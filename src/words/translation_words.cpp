@@ -182,10 +182,10 @@ std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& pr
         {"Time there", printDuration(o.pullS)},
         {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
         {"Over the face", unevennessOf(o)},
-        {"Weight lost",
-         "about " + printPlusMinus(o.weightLossShare * 100,
-                                   2 * o.juiceU * 100 * food.composition.water, "%")},
-        {"In the danger zone", printDuration(o.dangerS)}};
+        {"Weight lost", (o.juiceU > 0 ? "" : "about ") +
+                            printPlusMinus(o.weightLossShare * 100,
+                                           2 * o.juiceU * 100 * food.composition.water, "%")},
+        {"Danger time", printDuration(o.dangerS)}};
     if (food.losesJuice) {
         out.emplace_back("Grey rim", printThin(o.rimM, units));
         out.emplace_back(

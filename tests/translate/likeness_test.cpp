@@ -139,6 +139,26 @@ TEST(Likeness, Defect172ACookieHasNoGreyRimAndIsNotIntact) {
         << words::readWords(*prepared);
 }
 
+// Thinner ones of the same tray are done sooner by the same rule, not when their middles reach what
+// the thick ones' did; batches each take the row's own time.
+TEST(Likeness, ACookiesCompanionsAndBatchesGoByTheSameRule) {
+    Request r = timed(translate::testing::smallKitchen(), "cookie-dough", 12 * 60);
+    r.recipe.piece.othersM = {0.008};
+    r.recipe.piece.rounds = 2;
+    const auto prepared = prepare(r);
+    ASSERT_TRUE(prepared) << prepared.error().message;
+    const Row row = solveRow(*prepared, {"fan", "middle", ""});
+    const RowDetail detail = detailOf(*prepared, row);
+    ASSERT_EQ(detail.companions.size(), 1u);
+    ASSERT_TRUE(detail.companions.front().outcome)
+        << detail.companions.front().outcome.error().message;
+    const double thinner = detail.companions.front().outcome->pullS;
+    EXPECT_LT(thinner, row.outcome.pullS);
+    EXPECT_GT(thinner, row.outcome.pullS / 2);
+    ASSERT_EQ(detail.rounds.size(), 2u);
+    EXPECT_NEAR(detail.rounds.back().outcome.pullS, row.outcome.pullS, 1);
+}
+
 // What a steak's minutes gave is met by its core first of all, and the probe leads.
 TEST(Likeness, ASteakByTheClockIsLedByItsCore) {
     Request r = timed(translate::testing::smallKitchen(), "pork-loin", 40 * 60);

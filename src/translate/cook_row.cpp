@@ -1,0 +1,35 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "translate/cook_row.h"
+
+namespace dynamet::translate {
+
+cook::CookTarget targetOf(const Request& request) {
+    return {request.recipe.goal.coreK, request.recipe.goal.readAt};
+}
+
+cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme,
+                      const std::stop_token& stop) {
+    return {prepared.tables.material,
+            std::make_shared<heat::Vapour>(pressurePa(programme.last().site)), stop};
+}
+
+Result<RowCook> cookRow(const Prepared& prepared, const recipe::FoodPiece& piece,
+                        const cook::Programme& programme, double guessS,
+                        const cook::Tables& tables) {
+    if (!prepared.byLikeness()) {
+        auto outcome =
+            cook::cookProgramme(piece, programme, targetOf(prepared.request), cook::kFull, tables);
+        if (!outcome)
+            return tl::unexpected(outcome.error());
+        return RowCook{std::move(*outcome), std::nullopt, 1};
+    }
+    auto like = cook::cookLike(piece, programme, {&prepared.outcome, prepared.judged}, guessS,
+                               cook::kFull, tables);
+    if (!like)
+        return tl::unexpected(like.error());
+    return RowCook{std::move(like->outcome), std::move(like->likeness), like->solves};
+}
+
+} // namespace dynamet::translate

@@ -1,0 +1,27 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "translate/translate.h"
+
+namespace dynamet::translate {
+
+/// The core that the recipe asks for.
+cook::CookTarget targetOf(const Request& request);
+/// The tables of a programme's own air.
+cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme,
+                      const std::stop_token& stop);
+
+/// A cook of some piece on a row's programme, on the full grid: to the recipe's goal or, where a
+/// time gave that, to be like what it gave (`likeness` is set then).
+struct RowCook {
+    cook::Outcome outcome;
+    std::optional<cook::Likeness> likeness;
+    int solves = 1;
+};
+Result<RowCook> cookRow(const Prepared& prepared, const recipe::FoodPiece& piece,
+                        const cook::Programme& programme, double guessS,
+                        const cook::Tables& tables);
+
+} // namespace dynamet::translate
