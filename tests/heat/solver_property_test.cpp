@@ -93,7 +93,7 @@ class WetEnergy : public ::testing::TestWithParam<WetCase> {};
 
 // With water that dries and boils: heat put in = heat stored + latent heat and the water's own heat
 // of what has left, counted from outside, in every shape (the design's 1e-3).
-TEST_P(WetEnergy, IsKeptInEveryShape) {
+TEST_P(WetEnergy, Defect099SteamOfAFrontFurtherInStaysInTheBooks) {
     const WetCase& c = GetParam();
     for (Shape shape : kAllShapes) {
         FaceBoundary face;
@@ -195,7 +195,7 @@ TEST(PieceSolver, TimeErrorOfASectionFallsWithTheTolerance) {
     EXPECT_LT(fine, coarse / 3);
 }
 
-TEST(PieceSolver, TimeErrorFallsWithTheTolerance) {
+TEST(PieceSolver, Defect098WaterFollowsHeatWithinTheStep) {
     const auto core = [](double tolerance) {
         SolverOptions options;
         options.toleranceK = tolerance;
