@@ -6,10 +6,9 @@
 #include "formats/report_json.h"
 #include "kitchen/hob_use.h"
 #include "kitchen/rate_sheet.h"
-#include "quantity/parse_duration.h"
 #include "quantity/print.h"
+#include "words/hob_words.h"
 
-#include <cmath>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
@@ -19,23 +18,6 @@ Result<kitchen::Kitchen> kitchenOf(const std::string& bookPath) {
     auto book = book::Book::openForReading(bookPath);
     return book ? loadKitchen(*book) : tl::unexpected(book.error());
 }
-
-namespace {
-
-/// "2.10 ± 0.08 kW, a litre in 3 min, holds 230 ± 20 °C with food in it"
-std::string hobWords(const kitchen::HeatField& field, const kitchen::Site& site,
-                     const std::string& heat) {
-    const kitchen::FieldNumber* power = find(field, {kitchen::Face::all, kitchen::Term::power});
-    if (!power)
-        return heat;
-    const auto litre = kitchen::litreBoilsS(power->value, site);
-    return fmt::format("{}, {}, holds {} with food in it", powerWords(*power),
-                       litre ? "a litre in " + printDuration(std::round(*litre / 10) * 10)
-                             : "boils no litre",
-                       heat);
-}
-
-} // namespace
 
 Result<Answer> field(const FieldOptions& options) {
     const auto kitchen = kitchenOf(options.book);
@@ -83,10 +65,14 @@ Result<Answer> field(const FieldOptions& options) {
             const auto shown = representative(*found, site.ambient.kelvin());
             const std::string heat = printTemperature(Temperature::kelvin(shown.kelvin),
                                                       TemperatureUnit::celsius, halfWidthK(shown));
-            out.text += fmt::format("\n  {:<36} {:<10} {:<14} {}",
-                                    settingText(appliance->controls, setting), zone.name,
-                                    isHob(appliance->kind) ? hobWords(*found, site, heat) : heat,
-                                    enumName(shown.provenance));
+            const kitchen::FieldNumber* power =
+                find(*found, {kitchen::Face::all, kitchen::Term::power});
+            out.text += fmt::format(
+                "\n  {:<36} {:<10} {:<14} {}", settingText(appliance->controls, setting), zone.name,
+                power && isHob(appliance->kind)
+                    ? words::hobLine(*power, kitchen::litreBoilsS(power->value, site), heat)
+                    : heat,
+                enumName(shown.provenance));
         }
     out.json = all.dump();
     return out;

@@ -3,7 +3,7 @@
 
 #include "app/rate/rate_sheet_view.h"
 
-#include "quantity/parse_duration.h"
+#include "words/hob_words.h"
 
 #include "app/look/palette.h"
 
@@ -65,11 +65,7 @@ QString RateSheetModel::cellText(const QModelIndex& index) const {
                               document_.units().temperature(), halfWidthK(*at.shown)));
     if (!at.power)
         return heat;
-    const QString litre = at.litreS
-                              ? QStringLiteral("boils a litre in %1")
-                                    .arg(toQt(printDuration(std::round(*at.litreS / 10) * 10)))
-                              : QStringLiteral("boils no litre");
-    return QStringLiteral("%1 · %2 · holds %3").arg(toQt(powerWords(*at.power)), litre, heat);
+    return toQt(words::hobLine(*at.power, at.litreS, toStd(heat)));
 }
 
 QString RateSheetModel::restsOn(const QModelIndex& index) const {
