@@ -126,7 +126,7 @@ Result<LikeCook> cookLike(const recipe::FoodPiece& piece, const Programme& progr
         at, {std::log(start), std::log(kShortestS), std::log(programme.longestS), kNearTime});
     if (!nearest)
         return tl::unexpected(nearest.error());
-    out.likeness = {bestDistance, best, saysOf(best, nearest->slopes)};
+    out.likeness = {bestDistance, best, nearest->slopes, saysOf(best, nearest->slopes)};
     if (std::abs(out.outcome.peakK - goal.wanted->peakK) > kFarCoreK)
         return fail(Errc::refused, {"unlike_inside",
                                     {Temperature::kelvin(out.outcome.peakK),

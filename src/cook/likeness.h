@@ -34,6 +34,7 @@ struct Say {
 struct Likeness {
     double distance = 0; ///< in just noticed differences, all together
     std::vector<Difference> differences;
+    std::vector<double> slopes; ///< of each difference by the logarithm of the time
     std::vector<Say> says;
     /// Do core and mean decide when it is done? Else time and looks lead.
     bool coreLeads() const;

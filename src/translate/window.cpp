@@ -32,19 +32,24 @@ struct Timer {
         if (s.composition)
             tables.material = std::make_shared<heat::Material>(
                 s.piece.food.composition, s.piece.food.freezingC, freezes(s.piece));
-        if (input->like)
-            return likeTime(s, effort, tables);
         ++*solves;
         const auto t = cook::timeToReach(s.piece, s.programme, input->pullK, effort, tables);
         return t.value_or(std::numeric_limits<double>::infinity());
     }
 
-    double likeTime(const Deviated& s, const cook::Effort& effort,
-                    const cook::Tables& tables) const {
-        const auto like =
-            cook::cookLike(s.piece, s.programme, *input->like, input->guessS, effort, tables);
-        *solves += like ? like->solves : 1;
-        return like ? like->outcome.pullS : std::numeric_limits<double>::infinity();
+    /// Differences from the goal after a time of the last stage, some inputs being off.
+    Result<std::vector<cook::Difference>> differencesAt(std::span<const double> deviations,
+                                                        double lastS) const {
+        const Deviated s = deviated(*input->piece, *input->programme, inputs, deviations);
+        cook::Tables tables = input->tables;
+        if (s.composition)
+            tables.material = std::make_shared<heat::Material>(
+                s.piece.food.composition, s.piece.food.freezingC, freezes(s.piece));
+        ++*solves;
+        const auto outcome = cook::cookLastFor(s.piece, s.programme, lastS, cook::kQuick, tables);
+        if (!outcome)
+            return tl::unexpected(outcome.error());
+        return cook::differences(*outcome, *input->like->wanted, input->like->judged);
     }
 };
 
@@ -148,9 +153,53 @@ void fromSamples(Window& window, const Drawn& drawn) {
     window.lnSd = standardDeviation(logs);
 }
 
+/// Where time and looks lead: the time moves by −J·Δr/J² when an input moves the differences by Δr
+/// and the time by J, so that one cook on either side tells; t·exp(±1.96 s) whatever s.
+Result<Window> likeWindow(const Timer& timer, std::stop_token stop) {
+    const WindowInput& input = *timer.input;
+    const auto nominal = cook::cookLike(*input.piece, *input.programme, *input.like, input.guessS,
+                                        cook::kQuick, input.tables);
+    if (!nominal)
+        return tl::unexpected(nominal.error());
+    *timer.solves += nominal->solves;
+    const std::vector<double>& slopes = nominal->likeness.slopes;
+    const double steep = std::inner_product(slopes.begin(), slopes.end(), slopes.begin(), 0.0);
+    if (!(steep > 0))
+        return fail(Errc::refused, Finding{"time_says_nothing"});
+    const double lastS = nominal->outcome.pullS - nominal->outcome.lastStartS;
+    std::vector<double> g, z(timer.inputs.size(), 0.0);
+    for (std::size_t i = 0; i < z.size() && !stop.stop_requested(); ++i) {
+        double moved = 0;
+        for (const double side : {1.0, -1.0}) {
+            z[i] = side;
+            const auto off = timer.differencesAt(z, lastS);
+            if (!off)
+                return tl::unexpected(off.error());
+            for (std::size_t k = 0; k < slopes.size(); ++k)
+                moved += side / 2 * slopes[k] * (*off)[k].noticed;
+        }
+        z[i] = 0;
+        g.push_back(-moved / steep);
+    }
+    g.resize(z.size(), 0.0);
+    Window window;
+    double variance = 0;
+    window.causes = causesOf(timer.inputs, g, correlationsOf(timer.inputs, *input.programme),
+                             input.spread.modelLn, variance);
+    window.lnSd = std::sqrt(variance);
+    window.expectS = input.guessS + nominal->outcome.lastStartS;
+    window.earlyS = window.lookS =
+        roundedDownTime(window.expectS * std::exp(-kTwoSided * window.lnSd));
+    window.latestS = roundedUpTime(window.expectS * std::exp(kTwoSided * window.lnSd));
+    return window;
+}
+
 } // namespace
 
 Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token stop) {
+    if (input.like)
+        return likeWindow({&input, inputsOf(*input.programme, input.spread, *input.piece), &solves},
+                          stop);
     Timer timer{&input, inputsOf(*input.programme, input.spread, *input.piece), &solves};
     const std::vector<double> none(timer.inputs.size(), 0.0);
     const double nominal = timer.at(none, cook::kFull);

@@ -16,7 +16,7 @@ struct Pattern {
     const char* words;
 };
 
-constexpr std::array<Pattern, 175> kPatterns{
+constexpr std::array<Pattern, 176> kPatterns{
     {{"all_at_limit",
       "use an instrument with a higher limit to get a value; a probe past its limit can be ruined"},
      {"already_hotter", "the food is already hotter than wanted"},
@@ -210,6 +210,7 @@ constexpr std::array<Pattern, 175> kPatterns{
      {"thickness_outside", "the thickness should be {} to {}"},
      {"time_backwards", "time runs backwards in {} at reading {} ({} after {}): put the log in "
                         "order and import it again"},
+     {"time_says_nothing", "nothing that it is judged by changes with the time any more"},
      {"time_too_long", "a time should be 72 h at most"},
      {"too_few_after_peak", "too few readings after the peak"},
      {"too_few_readings", "{} has {} readings; this test needs at least {}"},
