@@ -16,17 +16,19 @@ cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme
 }
 
 Result<RowCook> cookRow(const Prepared& prepared, const recipe::FoodPiece& piece,
-                        const cook::Programme& programme, double guessS,
-                        const cook::Tables& tables) {
+                        const cook::Programme& programme, double guessS, const cook::Tables& tables,
+                        const cook::Effort& effort) {
     if (!prepared.byLikeness()) {
         auto outcome =
-            cook::cookProgramme(piece, programme, targetOf(prepared.request), cook::kFull, tables);
+            cook::cookProgramme(piece, programme, targetOf(prepared.request), effort, tables);
         if (!outcome)
             return tl::unexpected(outcome.error());
         return RowCook{std::move(*outcome), std::nullopt, 1};
     }
-    auto like = cook::cookLike(piece, programme, {&prepared.outcome, prepared.judged}, guessS,
-                               cook::kFull, tables);
+    const cook::Outcome& wanted =
+        effort.cells < cook::kFull.cells ? prepared.quick : prepared.outcome;
+    auto like =
+        cook::cookLike(piece, programme, {&wanted, prepared.judged}, guessS, effort, tables);
     if (!like)
         return tl::unexpected(like.error());
     return RowCook{std::move(like->outcome), std::move(like->likeness), like->solves};

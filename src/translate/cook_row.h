@@ -13,15 +13,15 @@ cook::CookTarget targetOf(const Request& request);
 cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme,
                       const std::stop_token& stop);
 
-/// A cook of some piece on a row's programme, on the full grid: to the recipe's goal or, where a
-/// time gave that, to be like what it gave (`likeness` is set then).
+/// A cook of some piece on a row's programme: to the recipe's goal or, where a time gave that, to
+/// be like what it gave on a grid as fine (`likeness` is set then).
 struct RowCook {
     cook::Outcome outcome;
     std::optional<cook::Likeness> likeness;
     int solves = 1;
 };
 Result<RowCook> cookRow(const Prepared& prepared, const recipe::FoodPiece& piece,
-                        const cook::Programme& programme, double guessS,
-                        const cook::Tables& tables);
+                        const cook::Programme& programme, double guessS, const cook::Tables& tables,
+                        const cook::Effort& effort = cook::kFull);
 
 } // namespace dynamet::translate

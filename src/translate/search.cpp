@@ -3,6 +3,8 @@
 
 #include "translate/search.h"
 
+#include "translate/cook_row.h"
+
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
@@ -50,42 +52,28 @@ struct Search {
         }
         programme->guessS = lastTookS;
         programme->longestS = std::max(7200.0, 5 * prepared->outcome.pullS);
-        Row row;
-        const auto outcome = cooked(*programme, row);
-        if (!outcome) {
-            closest = outcome.error();
+        auto cook = cookRow(*prepared, prepared->request.recipe.piece, *programme, lastTookS,
+                            prepared->tables, cook::kQuick);
+        best.solves += cook ? cook->solves : 1;
+        if (!cook) {
+            closest = cook.error();
             return;
         }
-        lastTookS = outcome->pullS - outcome->lastStartS;
+        lastTookS = cook->outcome.pullS - cook->outcome.lastStartS;
+        Row row;
         row.target = *target;
         row.reached = true;
         row.instruction.setting = setting;
         row.instruction.stageS = stageS;
         row.instruction.turning = programme->last().turning;
         row.watched = watchedStage(*programme);
-        row.outcome = *outcome;
-        row.crustDistance = crustDistance(*outcome, prepared->quick);
+        row.outcome = std::move(cook->outcome);
+        row.likeness = std::move(cook->likeness);
+        row.crustDistance = crustDistance(row.outcome, prepared->quick);
         row.solves = best.solves;
         if (!best.reached || finer(row, best))
             best = row;
         best.solves = row.solves;
-    }
-
-    Result<cook::Outcome> cooked(const cook::Programme& programme, Row& row) {
-        const recipe::Recipe& recipe = prepared->request.recipe;
-        if (!prepared->byLikeness()) {
-            ++best.solves;
-            return cook::cookProgramme(recipe.piece, programme,
-                                       {recipe.goal.coreK, recipe.goal.readAt}, cook::kQuick,
-                                       prepared->tables);
-        }
-        auto like = cook::cookLike(recipe.piece, programme, {&prepared->quick, prepared->judged},
-                                   programme.guessS, cook::kQuick, prepared->tables);
-        if (!like)
-            return tl::unexpected(like.error());
-        best.solves += like->solves;
-        row.likeness = std::move(like->likeness);
-        return std::move(like->outcome);
     }
 
     /// Likeness of crust first, exactly and not in steps, with the rim to break near ties: the

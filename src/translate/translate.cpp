@@ -22,7 +22,8 @@
 namespace dynamet::translate {
 namespace {
 
-/// What the cook says it is judged by, or what its food is.
+/// What the cook says it is judged by; what its food is where nothing was said, or only what
+/// another food could be judged by.
 std::vector<food::Tolerance> judgedOf(const recipe::Recipe& recipe) {
     auto out = food::judgementOf(recipe.piece.food);
     const auto& chosen = recipe.goal.judgedBy;
@@ -30,7 +31,7 @@ std::vector<food::Tolerance> judgedOf(const recipe::Recipe& recipe) {
         std::erase_if(out, [&](const food::Tolerance& t) {
             return std::find(chosen.begin(), chosen.end(), t.quality) == chosen.end();
         });
-    return out;
+    return out.empty() ? food::judgementOf(recipe.piece.food) : out;
 }
 
 /// What a cook by the clock gave, as a goal for others; the band keeps its width.

@@ -26,12 +26,18 @@ struct Timer {
     std::vector<Input> inputs;
     long* solves;
 
-    double at(std::span<const double> deviations, const cook::Effort& effort) const {
-        const Deviated s = deviated(*input->piece, *input->programme, inputs, deviations);
+    /// The piece, the programme and the tables with some inputs off.
+    std::pair<Deviated, cook::Tables> offBy(std::span<const double> deviations) const {
+        Deviated s = deviated(*input->piece, *input->programme, inputs, deviations);
         cook::Tables tables = input->tables;
         if (s.composition)
             tables.material = std::make_shared<heat::Material>(
                 s.piece.food.composition, s.piece.food.freezingC, freezes(s.piece));
+        return {std::move(s), std::move(tables)};
+    }
+
+    double at(std::span<const double> deviations, const cook::Effort& effort) const {
+        const auto [s, tables] = offBy(deviations);
         ++*solves;
         const auto t = cook::timeToReach(s.piece, s.programme, input->pullK, effort, tables);
         return t.value_or(std::numeric_limits<double>::infinity());
@@ -40,11 +46,7 @@ struct Timer {
     /// Differences from the goal after a time of the last stage, some inputs being off.
     Result<std::vector<cook::Difference>> differencesAt(std::span<const double> deviations,
                                                         double lastS) const {
-        const Deviated s = deviated(*input->piece, *input->programme, inputs, deviations);
-        cook::Tables tables = input->tables;
-        if (s.composition)
-            tables.material = std::make_shared<heat::Material>(
-                s.piece.food.composition, s.piece.food.freezingC, freezes(s.piece));
+        const auto [s, tables] = offBy(deviations);
         ++*solves;
         const auto outcome = cook::cookLastFor(s.piece, s.programme, lastS, cook::kQuick, tables);
         if (!outcome)

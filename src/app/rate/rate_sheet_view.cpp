@@ -3,9 +3,8 @@
 
 #include "app/rate/rate_sheet_view.h"
 
-#include "words/hob_words.h"
-
 #include "app/look/palette.h"
+#include "words/hob_words.h"
 
 #include <QHeaderView>
 #include <QPainter>

@@ -50,11 +50,10 @@ void CutsPane::showCuts(const translate::Prepared& prepared, const translate::Ro
                         const cook::Outcome& outcome) {
     const Units& units = document_.units();
     const food::Food& food = prepared.request.recipe.piece.food;
-    view_->showCuts({cutOf(QStringLiteral("in the recipe"), prepared.outcome,
-                           prepared.request.recipe.piece.food, units),
-                     cutOf(toQt(words::rowTitle(row, document_.kitchen(), units)), outcome,
-                           prepared.request.recipe.piece.food, units)},
-                    food.greyingK, food.losesJuice);
+    view_->showCuts(
+        {cutOf(QStringLiteral("in the recipe"), prepared.outcome, food, units),
+         cutOf(toQt(words::rowTitle(row, document_.kitchen(), units)), outcome, food, units)},
+        food.greyingK, food.losesJuice);
     moment_->setValue(kMoments);
     showMoment(kMoments);
 }
