@@ -186,4 +186,13 @@ TEST(Likeness, TheCookSaysWhatCounts) {
     EXPECT_EQ(row.likeness->says.front().quality, food::Quality::weight);
 }
 
+// Chips judged by tenderness alone became cookies, which have none: their own way counts then.
+TEST(Likeness, Defect174WhatAnotherFoodWasJudgedByLeavesNoRecipeWithoutARule) {
+    Request r = timed(translate::testing::smallKitchen(), "cookie-dough", 12 * 60);
+    r.recipe.goal.judgedBy = {food::Quality::softness};
+    const auto prepared = prepare(r);
+    ASSERT_TRUE(prepared) << prepared.error().message;
+    EXPECT_EQ(prepared->judged, food::judgementOf(r.recipe.piece.food));
+}
+
 } // namespace
