@@ -15,8 +15,12 @@ namespace {
 using food::Quality;
 
 constexpr double kShortestS = 5;
-constexpr double kNearTime = 0.004; ///< of the logarithm of the time
-constexpr double kFarCoreK = 6;     ///< a core so far off is another dish
+constexpr double kNearTime = 0.004, kNearQuick = 0.01; ///< of the logarithm of the time
+constexpr int kMostCooks = 16, kMostQuick = 9;
+/// Noticed differences of the core per logarithm of the time: below it a core that is off by one is
+/// a fifth of the time off, as on the plateau of a braise.
+constexpr double kCoreTells = 5;
+constexpr double kFarCoreK = 6; ///< a core so far off is another dish
 
 /// As `food::crustDistance`, with its sign.
 double darkerBy(double is, double wanted) {
@@ -95,11 +99,14 @@ double distanceOf(std::span<const Difference> differences) {
 }
 
 bool Likeness::coreLeads() const {
-    double share = 0;
+    double share = 0, coreSlope = 0;
     for (const Say& say : says)
         if (say.quality == Quality::core || say.quality == Quality::mean)
             share += say.share;
-    return share >= 0.5;
+    for (std::size_t i = 0; i < slopes.size(); ++i)
+        if (differences[i].quality == Quality::core)
+            coreSlope = slopes[i];
+    return share >= 0.5 && coreSlope >= kCoreTells;
 }
 
 Result<LikeCook> cookLike(const recipe::FoodPiece& piece, const Programme& programme,
@@ -122,8 +129,11 @@ Result<LikeCook> cookLike(const recipe::FoodPiece& piece, const Programme& progr
         return noticedOf(found);
     };
     const double start = std::max(kShortestS, guessS > 0 ? guessS : firstGuessS(piece));
-    const auto nearest = nearestPoint(
-        at, {std::log(start), std::log(kShortestS), std::log(programme.longestS), kNearTime});
+    const bool quick = effort.cells < kFull.cells;
+    const auto nearest =
+        nearestPoint(at, {std::log(start), std::log(kShortestS), std::log(programme.longestS),
+                          quick ? kNearQuick : kNearTime, quick ? kMostQuick : kMostCooks,
+                          goal.enough, goal.slopes});
     if (!nearest)
         return tl::unexpected(nearest.error());
     out.likeness = {bestDistance, best, nearest->slopes, saysOf(best, nearest->slopes)};

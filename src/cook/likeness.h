@@ -22,6 +22,10 @@ double distanceOf(std::span<const Difference> differences);
 struct LikeGoal {
     const Outcome* wanted = nullptr;
     std::vector<food::Tolerance> judged;
+    /// A search has something so near already [just noticed differences]: what cannot come nearer
+    /// is left early.
+    double enough = std::numeric_limits<double>::infinity();
+    std::vector<double> slopes = {}; ///< as a coarser search found them; empty = not known
 };
 
 /// How much of the time's say each quality has: shares of the squared slopes, largest first.
@@ -36,7 +40,8 @@ struct Likeness {
     std::vector<Difference> differences;
     std::vector<double> slopes; ///< of each difference by the logarithm of the time
     std::vector<Say> says;
-    /// Do core and mean decide when it is done? Else time and looks lead.
+    /// Do core and mean decide when it is done, and does the core still rise there? Else time and
+    /// looks lead.
     bool coreLeads() const;
 };
 

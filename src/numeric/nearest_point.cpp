@@ -7,11 +7,14 @@
 #include <cmath>
 #include <limits>
 #include <numeric>
+#include <optional>
 
 namespace dynamet {
 namespace {
 
 constexpr double kFirstStep = 0.1, kLongestStep = 0.7;
+constexpr double kFlat = 1e-12;  ///< squared slopes that tell nothing
+constexpr double kCloseBy = 2.5; ///< tolerances within which known slopes are taken at their word
 /// Slopes are read between points at least so far apart (closer ones are noise), and near enough to
 /// be of this place.
 constexpr double kLeastSpan = 0.02, kNearSpan = 0.06;
@@ -43,6 +46,44 @@ const Point* neighbourOf(const Point& point, const std::vector<Point>& all) {
     return out;
 }
 
+/// To where the slopes say the residuals are shortest, bounded.
+double stepFrom(const Point& now, const std::vector<double>& slopes) {
+    const double steep = product(slopes, slopes);
+    const double step = steep > kFlat ? -product(slopes, now.residuals) / steep : kLongestStep;
+    return std::clamp(step, -kLongestStep, kLongestStep);
+}
+
+/// How short the residuals can become, by the slopes.
+double promiseOf(const Point& now, const std::vector<double>& slopes) {
+    const double steep = product(slopes, slopes), along = product(slopes, now.residuals);
+    const double left =
+        product(now.residuals, now.residuals) - (steep > kFlat ? along * along / steep : 0);
+    return std::sqrt(std::max(left, 0.0));
+}
+
+/// Lowest place of the parabola through the best point and its two neighbours, kept well inside
+/// them; nothing where the best has no neighbour on a side.
+std::optional<double> parabolaAt(const Point& now, const std::vector<Point>& all) {
+    const Point *left = nullptr, *right = nullptr;
+    for (const Point& p : all) {
+        if (p.at < now.at && (!left || p.at > left->at))
+            left = &p;
+        if (p.at > now.at && (!right || p.at < right->at))
+            right = &p;
+    }
+    if (!left || !right)
+        return std::nullopt;
+    const auto height = [](const Point& p) { return product(p.residuals, p.residuals); };
+    const double a = now.at - left->at, b = right->at - now.at;
+    const double up = (height(*right) - height(now)) / b, down = (height(*left) - height(now)) / a;
+    const double bend = (up + down) / (a + b);
+    if (!(bend > 0))
+        return now.at + (a > b ? -a : b) / 2;
+    const double at = now.at - (up * a - down * b) / (a + b) / (2 * bend);
+    const double edge = 0.1;
+    return std::clamp(at, left->at + edge * a, right->at - edge * b);
+}
+
 } // namespace
 
 double NearestPoint::distance() const {
@@ -68,20 +109,32 @@ nearestPoint(const std::function<Result<std::vector<double>>(double)>& residuals
     const auto inside = [&](double at) { return std::clamp(at, search.low, search.high); };
     if (auto done = look(inside(search.start)); !done)
         return tl::unexpected(done.error());
-    const double first = inside(search.start + kFirstStep);
-    if (auto done = look(first > search.start ? first : inside(search.start - kFirstStep)); !done)
-        return tl::unexpected(done.error());
     std::vector<double> slopes(seen.front().residuals.size());
+    double second = inside(search.start + kFirstStep);
+    if (second <= search.start)
+        second = inside(search.start - kFirstStep);
+    if (search.slopes.size() == slopes.size()) {
+        slopes = search.slopes;
+        const double step = stepFrom(seen.front(), slopes);
+        if (std::abs(step) < kCloseBy * search.tolerance)
+            return NearestPoint{seen.front().at, seen.front().residuals, slopes};
+        if (std::abs(step) < kFirstStep)
+            second =
+                inside(search.start + std::copysign(std::max(std::abs(step), kLeastSpan), step));
+    }
+    if (auto done = look(second); !done)
+        return tl::unexpected(done.error());
     while (static_cast<int>(seen.size()) < search.mostCalls) {
         const Point now = best();
         const Point* other = neighbourOf(now, seen);
         if (!other)
             break;
         slopes = slopesBetween(now, *other);
-        const double steep = product(slopes, slopes);
-        double step = steep > 1e-12 ? -product(slopes, now.residuals) / steep : kLongestStep;
-        step = std::clamp(step, -kLongestStep, kLongestStep);
-        double next = inside(now.at + step);
+        if (seen.size() > 2 && promiseOf(now, slopes) > search.enough)
+            break;
+        double next = inside(now.at + stepFrom(now, slopes));
+        if (seen.back().at != now.at) // the last step led nowhere
+            next = parabolaAt(now, seen).value_or(next);
         if (std::abs(next - now.at) < search.tolerance) {
             if (std::abs(other->at - now.at) <= kNearSpan)
                 break;

@@ -16,8 +16,8 @@ cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme
 }
 
 Result<RowCook> cookRow(const Prepared& prepared, const recipe::FoodPiece& piece,
-                        const cook::Programme& programme, double guessS, const cook::Tables& tables,
-                        const cook::Effort& effort) {
+                        const cook::Programme& programme, const CookIdea& idea,
+                        const cook::Tables& tables, const cook::Effort& effort) {
     if (!prepared.byLikeness()) {
         auto outcome =
             cook::cookProgramme(piece, programme, targetOf(prepared.request), effort, tables);
@@ -28,7 +28,8 @@ Result<RowCook> cookRow(const Prepared& prepared, const recipe::FoodPiece& piece
     const cook::Outcome& wanted =
         effort.cells < cook::kFull.cells ? prepared.quick : prepared.outcome;
     auto like =
-        cook::cookLike(piece, programme, {&wanted, prepared.judged}, guessS, effort, tables);
+        cook::cookLike(piece, programme, {&wanted, prepared.judged, idea.enough, idea.slopes},
+                       idea.guessS, effort, tables);
     if (!like)
         return tl::unexpected(like.error());
     return RowCook{std::move(like->outcome), std::move(like->likeness), like->solves};

@@ -20,8 +20,15 @@ struct RowCook {
     std::optional<cook::Likeness> likeness;
     int solves = 1;
 };
+/// What is known of it beforehand.
+struct CookIdea {
+    double guessS = 0;               ///< of the last stage
+    std::vector<double> slopes = {}; ///< of a likeness, from a coarser cook
+    /// What cannot come within so many noticed differences is left early.
+    double enough = std::numeric_limits<double>::infinity();
+};
 Result<RowCook> cookRow(const Prepared& prepared, const recipe::FoodPiece& piece,
-                        const cook::Programme& programme, double guessS, const cook::Tables& tables,
-                        const cook::Effort& effort = cook::kFull);
+                        const cook::Programme& programme, const CookIdea& idea,
+                        const cook::Tables& tables, const cook::Effort& effort = cook::kFull);
 
 } // namespace dynamet::translate

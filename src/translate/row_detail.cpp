@@ -47,8 +47,8 @@ void addCompanions(const Prepared& prepared, const Row& row, const cook::Program
     for (double thickness : thicknesses) {
         recipe::FoodPiece piece = request.recipe.piece;
         piece.thicknessM = thickness;
-        auto cook =
-            cookRow(prepared, piece, programme, row.outcome.pullS - row.outcome.lastStartS, tables);
+        auto cook = cookRow(prepared, piece, programme,
+                            {row.outcome.pullS - row.outcome.lastStartS}, tables);
         out.companions.push_back(
             {thickness, cook ? Result<cook::Outcome>(std::move(cook->outcome))
                              : Result<cook::Outcome>(tl::unexpected(cook.error()))});

@@ -18,6 +18,8 @@ using kitchen::Setting;
 
 constexpr int kCoarsePlaces = 6;
 constexpr std::size_t kMostCoarse = 90;
+/// Of a likeness further off [noticed differences] the time says nothing about the next setting's.
+constexpr double kAlike = 4;
 
 /// Times as a cook sets them: tens of seconds below five minutes, then minutes.
 double cookTime(double seconds) {
@@ -51,15 +53,16 @@ struct Search {
             return;
         }
         programme->guessS = lastTookS;
-        programme->longestS = std::max(7200.0, 5 * prepared->outcome.pullS);
-        auto cook = cookRow(*prepared, prepared->request.recipe.piece, *programme, lastTookS,
-                            prepared->tables, cook::kQuick);
+        programme->longestS =
+            std::max(7200.0, (prepared->byLikeness() ? 4 : 5) * prepared->outcome.pullS);
+        auto cook = cookRow(*prepared, prepared->request.recipe.piece, *programme,
+                            {lastTookS, {}, worthMore()}, prepared->tables, cook::kQuick);
         best.solves += cook ? cook->solves : 1;
         if (!cook) {
             closest = cook.error();
             return;
         }
-        lastTookS = cook->outcome.pullS - cook->outcome.lastStartS;
+        const double tookS = cook->outcome.pullS - cook->outcome.lastStartS;
         Row row;
         row.target = *target;
         row.reached = true;
@@ -71,9 +74,19 @@ struct Search {
         row.likeness = std::move(cook->likeness);
         row.crustDistance = crustDistance(row.outcome, prepared->quick);
         row.solves = best.solves;
-        if (!best.reached || finer(row, best))
+        const bool better = !best.reached || finer(row, best);
+        if (!row.likeness || (better && row.likeness->distance < kAlike))
+            lastTookS = tookS;
+        if (better)
             best = row;
         best.solves = row.solves;
+    }
+
+    /// What a further setting must come within, to be worth its time.
+    double worthMore() const {
+        constexpr double kLeeway = 0.3; // the slopes promise roughly
+        return best.reached && best.likeness ? best.likeness->distance + kLeeway
+                                             : std::numeric_limits<double>::infinity();
     }
 
     /// Likeness of crust first, exactly and not in steps, with the rim to break near ties: the

@@ -118,8 +118,10 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
         return row;
     }
     const cook::Outcome& like = row.reached ? row.outcome : prepared.outcome;
-    auto cook = cookRow(local, local.request.recipe.piece, *programme, like.pullS - like.lastStartS,
-                        local.tables);
+    CookIdea idea{like.pullS - like.lastStartS};
+    if (row.likeness)
+        idea.slopes = row.likeness->slopes;
+    auto cook = cookRow(local, local.request.recipe.piece, *programme, idea, local.tables);
     row.reached = cook.has_value();
     if (!cook) {
         row.reason = cook.error();

@@ -4,9 +4,10 @@
 #include "translate/window.h"
 
 #include "numeric/cholesky.h"
-#include "numeric/random.h"
 #include "numeric/statistics.h"
+#include "numeric/stratified.h"
 #include "quantity/print.h"
+#include "translate/time_surface.h"
 
 #include <algorithm>
 #include <cmath>
@@ -71,44 +72,72 @@ std::vector<double> sensitivities(const Timer& timer, std::stop_token stop) {
     return out;
 }
 
-/// Standard normal draws, one stratum each (Latin hypercube), [sample × input].
-std::vector<double> stratifiedNormals(std::size_t samples, std::size_t inputs, Random& random) {
-    std::vector<double> out(samples * inputs);
-    std::vector<std::size_t> order(samples);
-    for (std::size_t j = 0; j < inputs; ++j) {
-        std::iota(order.begin(), order.end(), 0);
-        for (std::size_t i = samples; i-- > 1;)
-            std::swap(order[i], order[random.next() % (i + 1)]);
-        for (std::size_t i = 0; i < samples; ++i)
-            out[i * inputs + j] = normalQuantile(
-                (static_cast<double>(order[i]) + random.uniform()) / static_cast<double>(samples));
-    }
-    return out;
-}
-
 struct Drawn {
     std::vector<double> times; ///< infinite where never reached
 };
 
-Drawn draw(const Timer& timer, double lnModel, double ratio, std::stop_token stop) {
-    const std::size_t n = timer.inputs.size();
-    const auto factor = choleskyFactor(correlationsOf(timer.inputs, *timer.input->programme), n);
-    Random random(timer.input->seed);
-    const auto count = static_cast<std::size_t>(timer.input->samples);
-    const auto normals = stratifiedNormals(count, n + 1, random);
-    Drawn out;
-    std::vector<double> z(n);
-    for (std::size_t s = 0; s < count && !stop.stop_requested(); ++s) {
-        const double* row = &normals[s * (n + 1)];
-        for (std::size_t i = 0; i < n; ++i) {
-            z[i] = 0;
-            for (std::size_t k = 0; k <= i; ++k)
-                z[i] += factor[i * n + k] * row[k];
-        }
-        out.times.push_back(timer.at(z, cook::kQuick) * ratio * std::exp(lnModel * row[n]));
+/// Draws of all inputs jointly, with the model's own error: cooked, until so many are enough to
+/// say what the others would give.
+class Draws {
+  public:
+    Draws(const Timer& timer, double lnModel, double ratio)
+        : timer_(timer), lnModel_(lnModel), ratio_(ratio), random_(timer.input->seed),
+          inputs_(timer.inputs.size()),
+          factor_(choleskyFactor(correlationsOf(timer.inputs, *timer.input->programme), inputs_)) {}
+
+    Drawn draw(const std::stop_token& stop) {
+        const auto all = static_cast<std::size_t>(timer_.input->samples);
+        cook(std::min(kPilot, all), stop);
+        if (stop.stop_requested())
+            return out_;
+        if (const auto surface = timeSurface(deviations_, plain_))
+            return read(*surface);
+        if (all > kPilot)
+            cook(all - kPilot, stop);
+        return out_;
     }
-    return out;
-}
+
+  private:
+    static constexpr std::size_t kPilot = 96, kRead = 4096;
+
+    /// Correlated deviations [input] of a row of independent ones.
+    std::vector<double> correlated(const double* row) const {
+        std::vector<double> z(inputs_);
+        for (std::size_t i = 0; i < inputs_; ++i)
+            for (std::size_t k = 0; k <= i; ++k)
+                z[i] += factor_[i * inputs_ + k] * row[k];
+        return z;
+    }
+
+    void cook(std::size_t count, const std::stop_token& stop) {
+        const auto normals = stratifiedNormals(count, inputs_ + 1, random_);
+        for (std::size_t s = 0; s < count && !stop.stop_requested(); ++s) {
+            const double* row = &normals[s * (inputs_ + 1)];
+            const auto z = correlated(row);
+            plain_.push_back(timer_.at(z, cook::kQuick) * ratio_);
+            deviations_.insert(deviations_.end(), z.begin(), z.end());
+            out_.times.push_back(plain_.back() * std::exp(lnModel_ * row[inputs_]));
+        }
+    }
+
+    Drawn read(const TimeSurface& surface) {
+        Drawn out;
+        const double sd = std::hypot(lnModel_, surface.leftOver);
+        const auto normals = stratifiedNormals(kRead, inputs_ + 1, random_);
+        for (std::size_t s = 0; s < kRead; ++s) {
+            const double* row = &normals[s * (inputs_ + 1)];
+            out.times.push_back(std::exp(surface.at(correlated(row)) + sd * row[inputs_]));
+        }
+        return out;
+    }
+
+    const Timer& timer_;
+    double lnModel_, ratio_;
+    Random random_;
+    std::size_t inputs_;
+    std::vector<double> factor_, deviations_, plain_;
+    Drawn out_;
+};
 
 std::vector<Cause> causesOf(const std::vector<Input>& inputs, const std::vector<double>& g,
                             const std::vector<double>& correlations, double lnModel,
@@ -225,7 +254,7 @@ Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token 
     window.expectS = nominal;
     window.lnSd = s;
     if (!allReach || s >= kSensitivityLimit) {
-        fromSamples(window, draw(timer, input.spread.modelLn, nominal / quick, stop));
+        fromSamples(window, Draws(timer, input.spread.modelLn, nominal / quick).draw(stop));
         if (!allReach)
             window.causes.clear();
     } else {

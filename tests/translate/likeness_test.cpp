@@ -173,6 +173,21 @@ TEST(Likeness, ASteakByTheClockIsLedByItsCore) {
 }
 
 // The cook has a say: judged by its weight alone, a chip is as dry as it was, whatever its colour.
+// A braise stands on its plateau for hours: tenderness tells, no thermometer (common practice, no
+// source). And a row of it costs few cooks: a kitchen's answer had taken minutes.
+TEST(Likeness, Defect175ABraiseOnItsPlateauIsNotLedByAProbe) {
+    Request r = timed(kitchenOf(kitchen::ApplianceKind::charcoalKettle), "beef-chuck", 2.5 * 3600);
+    const auto prepared = prepare(r);
+    ASSERT_TRUE(prepared) << prepared.error().message;
+    Row row = solveRow(*prepared, prepared->targets.front());
+    ASSERT_TRUE(row.reached) << row.reason.message;
+    EXPECT_FALSE(row.instruction.byProbe);
+    addWindow(*prepared, row);
+    ASSERT_TRUE(row.window) << row.windowless.value_or(Error{}).message;
+    EXPECT_FALSE(row.window->sampled);
+    EXPECT_LT(row.solves, 60);
+}
+
 TEST(Likeness, TheCookSaysWhatCounts) {
     Request r = timed(translate::testing::smallKitchen(), "potato-chips", 25 * 60);
     r.recipe.goal.judgedBy = {food::Quality::weight};
