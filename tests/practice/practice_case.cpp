@@ -125,7 +125,9 @@ Case caseOf(const json& fact) {
     return out;
 }
 
-double predicted(const json& fact) {
+namespace {
+
+double predictedAlone(const json& fact) {
     Case c = caseOf(fact);
     const json& ask = fact.at("ask");
     const auto tables = cook::tablesFor(c.piece.food, 101325);
@@ -152,7 +154,8 @@ double predicted(const json& fact) {
                          tables);
     else if (c.fixedS > 0)
         o = cook::cookFor(c.piece, c.programme, c.fixedS, cook::kFull, tables);
-    else if (ask.contains("rim_at_end")) { // a stage that ends by the core, then a fixed one
+    else if (ask.contains("rim_at_end") || ask.contains("core_after_rest_min") ||
+             ask.contains("rim")) { // a stage that ends by the core, then a fixed one
         c.programme.longestS = 60 * fact.at("stages").back().at("minutes").get<double>();
         const auto first = cook::cookFor(c.piece, c.programme, 0, cook::kFull, tables);
         if (!first)
@@ -168,7 +171,25 @@ double predicted(const json& fact) {
         return o->plateK - kZeroCelsiusK;
     if (ask.contains("browning"))
         return o->darker();
+    if (ask.contains("softened"))
+        return o->softened;
+    if (ask.contains("rise"))
+        return o->peakK - o->pullK;
+    if (ask.contains("peak_after_min"))
+        return (o->peakS - o->pullS) / 60;
     return 2 * o->rimM / c.piece.thicknessM; // both rims, of the thickness
+}
+
+} // namespace
+
+double predicted(const json& fact) {
+    const double value = predictedAlone(fact);
+    if (!fact.contains("minus"))
+        return value;
+    json other = fact;
+    other.erase("minus");
+    other.merge_patch(fact.at("minus"));
+    return value - predictedAlone(other);
 }
 
 } // namespace practice
