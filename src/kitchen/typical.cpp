@@ -4,6 +4,7 @@
 #include "kitchen/typical.h"
 
 #include "kitchen/dial.h"
+#include "kitchen/grill_box.h"
 #include "kitchen/typical_table.h"
 
 #include <algorithm>
@@ -32,24 +33,27 @@ double labelNumber(const Control& control, int index) {
                  : kLidOrDialWords;
 }
 
-/// How far all burners together, and the hottest alone, stand above the room, K.
-double burnersRiseK(const Control& control, const std::vector<int>& levels,
-                    const TemperatureRule& rule, bool direct) {
-    double sum = 0, hottest = 0;
-    for (const int level : levels) {
-        const double share = labelNumber(control, level);
-        sum += share;
-        hottest = std::max(hottest, share);
-    }
-    const double fraction = sum / static_cast<double>(std::max<std::size_t>(1, levels.size()));
-    const double rise = rule.allK * std::pow(fraction, rule.exponent);
-    return direct ? rise + rule.directK * std::pow(hottest, rule.exponent) : rise;
+/// What a covered grill's burners make of it at the hottest or the coolest place.
+Spread burnersRise(const Appliance& a, const Control& control, const std::vector<int>& levels,
+                   bool direct, const Site& site) {
+    constexpr double kLeastK = 1.5; // also when all are off
+    std::vector<double> shares;
+    for (const int level : levels)
+        shares.push_back(labelNumber(control, level));
+    if (shares.empty())
+        return {0, kLeastK};
+    GrillBox box;
+    if (a.ratedInputW > 0)
+        box.burnerW = a.ratedInputW / static_cast<double>(shares.size());
+    const GrillRise rise = grillRise(box, shares, direct, site);
+    return {rise.riseK, std::hypot(rise.u, kLeastK)};
 }
 
 /// The temperature that a setting stands for, by the kind's rule; the fixed one where the appliance
 /// has no such control.
-double settingKelvin(const Appliance& a, const Setting& s, const TemperatureRule& rule, bool direct,
-                     double ambientK) {
+Spread settingKelvin(const Appliance& a, const Setting& s, const TemperatureRule& rule, bool direct,
+                     const Site& site) {
+    const double ambientK = site.ambient.kelvin();
     using By = TemperatureRule::By;
     const Control* control = nullptr;
     switch (rule.by) {
@@ -59,28 +63,31 @@ double settingKelvin(const Appliance& a, const Setting& s, const TemperatureRule
                 valueOf(a, s, rule.by == By::dial ? ControlKind::thermostat : ControlKind::preheat,
                         &control))
             if (const auto* dial = std::get_if<double>(value))
-                return dialTemperature(*control, *dial).kelvin();
+                return {dialTemperature(*control, *dial).kelvin(), rule.uK};
         break;
     case By::burners:
         if (const auto* value = valueOf(a, s, ControlKind::burners, &control))
-            if (const auto* levels = std::get_if<std::vector<int>>(value))
-                return ambientK + burnersRiseK(*control, *levels, rule, direct);
-        return ambientK;
+            if (const auto* levels = std::get_if<std::vector<int>>(value)) {
+                const Spread rise = burnersRise(a, *control, *levels, direct, site);
+                return {ambientK + rise.value, rise.u};
+            }
+        return {ambientK, rule.uK};
     case By::coals:
         if (const auto* value = valueOf(a, s, ControlKind::coals))
             if (const auto* coals = std::get_if<CoalCount>(value))
-                return ambientK + rule.perCoalK * (coals->under + coals->lid);
+                return {ambientK + rule.perCoalK * (coals->under + coals->lid), rule.uK};
         break;
     case By::label:
         for (std::size_t i = 0; i < a.controls.size(); ++i)
             if (const auto* label = std::get_if<LabelIndex>(&s.values[i]))
-                return Temperature::celsius(labelNumber(a.controls[i], label->index)).kelvin() +
-                       (direct ? rule.directK : 0);
+                return {Temperature::celsius(labelNumber(a.controls[i], label->index)).kelvin() +
+                            (direct ? rule.directK : 0),
+                        rule.uK};
         break;
     case By::fixed:
         break;
     }
-    return Temperature::celsius(rule.fixedC).kelvin();
+    return {Temperature::celsius(rule.fixedC).kelvin(), rule.uK};
 }
 
 void putNumber(HeatField& field, Face face, Term term, Spread s) {
@@ -153,8 +160,7 @@ Result<HeatField> typicalField(const Appliance& appliance, const Setting& settin
     const TypicalKind& kind = typicalKind(appliance.kind);
     const bool direct = findZone(appliance, place.zone)->direct;
     const double ambientK = place.site.ambient.kelvin();
-    const Spread at{settingKelvin(appliance, setting, kind.temperature, direct, ambientK),
-                    kind.temperature.uK};
+    const Spread at = settingKelvin(appliance, setting, kind.temperature, direct, place.site);
     HeatField out;
     std::vector<FieldKey> fromSetting;
     putNumbers(out, kind.numbers, at, ambientK, fromSetting);

@@ -67,9 +67,7 @@ TemperatureRule ruleOf(const json& row) {
     out.by = enumOf<TemperatureRule::By>(kBy, row.at("rule").get<std::string>()).value();
     out.uK = row.at("u_K").get<double>();
     out.fixedC = row.value("C", out.fixedC);
-    out.allK = row.value("all_K", out.allK);
     out.directK = row.value("direct_K", out.directK);
-    out.exponent = row.value("exponent", out.exponent);
     out.perCoalK = row.value("per_coal_K", out.perCoalK);
     return out;
 }

@@ -16,16 +16,14 @@ struct Spread {
     double u = 0;
 };
 
-/// How a setting becomes a temperature: a dial's number, a pan's preheat, burners and coals as a
-/// rise above the room, a label's usual °C, or always the same.
+/// How a setting becomes a temperature: a dial's number, a pan's preheat, burners (grill_box.h) and
+/// coals as a rise above the room, a label's usual °C, or always the same.
 struct TemperatureRule {
     enum class By { dial, preheat, burners, coals, label, fixed };
     By by = By::fixed;
     double uK = 0;
     double fixedC = 200; ///< also where the setting has no such control
-    double allK = 0;     ///< rise with all burners full
     double directK = 0;  ///< more of it over the fire itself
-    double exponent = 1; ///< of the burners' share
     double perCoalK = 0;
 };
 

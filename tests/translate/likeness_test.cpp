@@ -66,10 +66,10 @@ TEST_P(OwnTime, ComesBackForEveryFood) {
             const auto like =
                 cook::cookLike(r.recipe.piece, *programme, {&*wanted, food::judgementOf(food)},
                                guessS, cook::kQuick, tables);
-            ASSERT_TRUE(like) << food.id << ": " << like.error().message;
-            const bool back = std::abs(like->outcome.pullS - seconds) <= 0.02 * seconds;
+            ASSERT_TRUE(like || guessS != seconds) << food.id << ": " << like.error().message;
+            const bool back = like && std::abs(like->outcome.pullS - seconds) <= 0.02 * seconds;
             EXPECT_TRUE(back || guessS != seconds)
-                << food.id << ": " << like->outcome.pullS << " for " << seconds;
+                << food.id << ": " << (like ? like->outcome.pullS : 0) << " for " << seconds;
             missed += back ? 0 : 1;
             ++sought;
         }
