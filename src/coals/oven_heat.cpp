@@ -8,11 +8,25 @@
 namespace dynamet::coals {
 namespace {
 constexpr int kMostCoals = 60;
-}
+constexpr double kHourS = 3600;
+} // namespace
 
 double ovenLossW_K(const Air& air) {
     return 1.5 * std::sqrt(air.pressurePa / 101325) * (1 + 0.9 * std::pow(air.windMPerS, 0.8)) +
            1.2;
+}
+
+double risePerCoalK(const IronOven& oven, const Fuel& fuel, const Air& air) {
+    return oven.captured * meanHeatW(fuel, 0, kHourS, air) / ovenLossW_K(air);
+}
+
+double risenShare(const IronOven& oven, const Fuel& fuel, const Air& air, double sinceS) {
+    const double follows = ovenLossW_K(air) / oven.heatJ_K; // 1/s
+    const double burns = -std::log(leftAt(fuel, 1, air));
+    const double first = heatW(fuel, 0, air) / meanHeatW(fuel, 0, kHourS, air);
+    // τ s' = first·e^(−λt) − s from s(0) = 1
+    const double forced = first * follows / (follows - burns);
+    return forced * std::exp(-burns * sinceS) + (1 - forced) * std::exp(-follows * sinceS);
 }
 
 double insideK(const OvenHeat& heat, int under, int lid, double ambientK, double ageFactor) {

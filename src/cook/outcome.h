@@ -77,8 +77,13 @@ struct Outcome {
     Section section;
     std::vector<Sample> samples; ///< only when asked for
     std::vector<Frame> frames;   ///< only when asked for
-    double darker() const { return browning[0] > browning[1] ? browning[0] : browning[1]; }
-    double paler() const { return browning[0] > browning[1] ? browning[1] : browning[0]; }
+    bool topAlone = false; ///< stands in a dish: the colour of `second`, on top, is what counts
+    double darker() const {
+        return topAlone || browning[1] >= browning[0] ? browning[1] : browning[0];
+    }
+    double paler() const {
+        return topAlone || browning[1] < browning[0] ? browning[1] : browning[0];
+    }
     double weightLossShare = 0; ///< all water that left, of the raw weight
     double waterLossShare() const { return evaporatedShare + juiceShare; }
 };

@@ -92,6 +92,7 @@ void Simulation::fill(Outcome& outcome) {
     for (const auto face : {heat::bottomFace, heat::topFace, heat::sideFace})
         outcome.hasFace[foodFace(face)] = solver_.hasFace(face);
     const bool twoFaces = hasTwoFaces(piece_.shape);
+    outcome.topAlone = twoFaces && food::seenFromAbove(piece_.food);
     if (!twoFaces)
         outcome.browning[0] = outcome.browning[1] =
             std::max(outcome.browning[0], outcome.browning[1]);

@@ -61,6 +61,11 @@ std::vector<Food> readFoods() {
         food.crisp = row.value("crisp", false);
         food.softening = slowChange(row, "softens");
         food.rendering = slowChange(row, "renders");
+        if (row.contains("mixes")) {
+            food.mixing.times = row.at("mixes").at(0).get<double>();
+            if (!row.at("mixes").at(1).is_null())
+                food.mixing.setsK = row.at("mixes").at(1).get<double>() + kZeroCelsiusK;
+        }
         food.shape = row.at("shape").get<std::string>();
         food.thicknessM = share("thickness_mm") / 1000;
         food.widthM = share("width_mm") / 1000;
@@ -86,6 +91,10 @@ const char* enumName(Form form) {
 
 std::optional<Form> formOf(const std::string& text) {
     return enumOf<Form>(kForms, text);
+}
+
+bool seenFromAbove(const Food& food) {
+    return food.body == Body::baked || food.body == Body::potted || food.body == Body::liquid;
 }
 
 const std::vector<Food>& shippedFoods() {

@@ -5,6 +5,7 @@
 
 #include "food/composition.h"
 
+#include <limits>
 #include <optional>
 #include <string>
 #include <vector>
@@ -30,6 +31,14 @@ struct SlowChange {
     bool operator==(const SlowChange&) const = default;
 };
 
+/// What moves while it is liquid spreads heat so many times better than by conduction, until it
+/// sets.
+struct Mixing {
+    double times = 1;
+    double setsK = std::numeric_limits<double>::infinity();
+    bool operator==(const Mixing&) const = default;
+};
+
 /// A food: composition, where it comes from, and what the outcome is judged by. SI.
 struct Food {
     std::string id;
@@ -44,6 +53,7 @@ struct Food {
     bool losesJuice = true; ///< meat and fish squeeze water out as they cook
     bool crisp = false;     ///< chips, bacon: a hundredth of the weight makes it crisp or not
     std::optional<SlowChange> softening, rendering;
+    Mixing mixing;
     Body body = Body::solid;
     std::string shape = "slab"; ///< the usual shape, and its measures
     double thicknessM = 0.03, widthM = 0.1;
@@ -52,6 +62,9 @@ struct Food {
     std::string source;
     bool operator==(const Food&) const = default;
 };
+
+/// What stands in a dish is seen from above: its top alone has a colour that counts.
+bool seenFromAbove(const Food& food);
 
 /// The shipped foods, in their order; read once.
 const std::vector<Food>& shippedFoods();

@@ -15,18 +15,25 @@ namespace {
 
 constexpr int kRows = 442; // one more than the steps, so that a next row always exists
 constexpr double kColdestC = -40, kFrozenStepK = 0.05;
+constexpr double kSetsOverK = 10;
+constexpr double kStiffAt = 0.3; ///< share of the water left where nothing moves any more
 constexpr double kHalfActivity = 0.10, kHighestActivity = 0.99;
+
+/// By how much better heat spreads at a temperature, in parts of conduction.
+double extraOf(const food::Mixing& mixing, double kelvin) {
+    return (mixing.times - 1) * std::clamp((mixing.setsK - kelvin) / kSetsOverK, 0.0, 1.0);
+}
 
 } // namespace
 
 Material::Material(const ConstantProperties& constants) {
     const double capacity = constants.density * constants.specificHeat;
     full_.assign(kRows, {capacity, constants.conductivity});
-    rows_.assign(kRows, {capacity, 0, constants.conductivity, 0, 0, 0});
+    rows_.assign(kRows, {capacity, 0, constants.conductivity, 0, 0, 0, 0});
 }
 
 Material::Material(const food::Composition& composition, double freezingC, bool withIce,
-                   double porosity)
+                   double porosity, const food::Mixing& mixing)
     : water0_((1 - porosity) * food::waterPerVolume(composition)) {
     const double dry =
         composition.protein + composition.carbohydrate + composition.fibre + composition.ash;
@@ -42,10 +49,12 @@ Material::Material(const food::Composition& composition, double freezingC, bool 
                     solid * parts.drySum + porosity * food::kPoreAirConductivity,
                     solid * parts.waterShare,
                     parts.waterConductivity,
-                    porosity > 0 ? porosity * food::poreVapourConductivity(celsius) : 0};
+                    porosity > 0 ? porosity * food::poreVapourConductivity(celsius) : 0,
+                    extraOf(mixing, celsius + kZeroCelsiusK)};
         rows_.push_back(r);
-        full_.push_back({r.dryCapacity + r.waterCapacity,
-                         r.drySum + r.waterShare * r.waterConductivity + r.pores});
+        full_.push_back(
+            {r.dryCapacity + r.waterCapacity,
+             (1 + r.mixing) * (r.drySum + r.waterShare * r.waterConductivity + r.pores)});
     }
     if (composition.water <= 0 || !withIce)
         return;
@@ -76,7 +85,8 @@ Material::Row Material::row(double kelvin) const {
             mix(a.drySum, b.drySum),
             mix(a.waterShare, b.waterShare),
             mix(a.waterConductivity, b.waterConductivity),
-            mix(a.pores, b.pores)};
+            mix(a.pores, b.pores),
+            mix(a.mixing, b.mixing)};
 }
 
 void Material::partial(double kelvin, double waterLeft, double& capacity,
@@ -86,7 +96,9 @@ void Material::partial(double kelvin, double waterLeft, double& capacity,
     const Row r = row(kelvin);
     capacity = r.dryCapacity + waterLeft * r.waterCapacity;
     const double lost = r.waterShare * (1 - waterLeft), s = 1 - lost / 2;
+    const double moving = std::max(0.0, (waterLeft - kStiffAt) / (1 - kStiffAt));
     conductivity =
+        (1 + r.mixing * moving) *
         (r.drySum + waterLeft * (r.waterShare * r.waterConductivity + r.pores) + lost * 0.015) /
         (s * s);
 }

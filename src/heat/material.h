@@ -30,11 +30,12 @@ class Material {
     explicit Material(const ConstantProperties& constants);
     /// Without ice the food stays as it is below its freezing point (cooks that never go there).
     /// `porosity` is the share of gas in a risen dough: less of everything per volume, and vapour
-    /// that carries heat across the pores while they are moist.
+    /// that carries heat across the pores while they are moist. What mixes conducts better until it
+    /// sets, over 10 K, and as long as it has water to move in.
     explicit Material(const food::Composition& composition, double freezingC = kUsualFreezingC,
-                      bool withIce = true, double porosity = 0);
+                      bool withIce = true, double porosity = 0, const food::Mixing& mixing = {});
     explicit Material(const food::Food& food, bool withIce = true)
-        : Material(food.composition, food.freezingC, withIce, food.porosity) {}
+        : Material(food.composition, food.freezingC, withIce, food.porosity, food.mixing) {}
 
     double waterPerVolume() const { return water0_; } ///< kg/m³ at the start; 0 = dry
     double dryRatio() const { return dryRatio_; } ///< fat-free dry matter per water at the start
@@ -70,7 +71,7 @@ class Material {
         double capacity, conductivity;
     };
     struct Row {
-        double dryCapacity, waterCapacity, drySum, waterShare, waterConductivity, pores;
+        double dryCapacity, waterCapacity, drySum, waterShare, waterConductivity, pores, mixing;
     };
     struct Frozen {
         double enthalpy, capacity, conductivity;

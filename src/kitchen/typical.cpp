@@ -5,6 +5,7 @@
 
 #include "kitchen/dial.h"
 #include "kitchen/grill_box.h"
+#include "kitchen/typical_iron_oven.h"
 #include "kitchen/typical_table.h"
 
 #include <algorithm>
@@ -75,7 +76,7 @@ Spread settingKelvin(const Appliance& a, const Setting& s, const TemperatureRule
     case By::coals:
         if (const auto* value = valueOf(a, s, ControlKind::coals))
             if (const auto* coals = std::get_if<CoalCount>(value))
-                return {ambientK + rule.perCoalK * (coals->under + coals->lid), rule.uK};
+                return ironOvenInside(rule.captured, coals->under + coals->lid, site);
         break;
     case By::label:
         for (std::size_t i = 0; i < a.controls.size(); ++i)
@@ -166,6 +167,10 @@ Result<HeatField> typicalField(const Appliance& appliance, const Setting& settin
     putNumbers(out, kind.numbers, at, ambientK, fromSetting);
     if (direct)
         putNumbers(out, kind.overTheFire, at, ambientK, fromSetting);
+    if (const auto* coals = valueOf(appliance, setting, ControlKind::coals);
+        coals && kind.temperature.by == TemperatureRule::By::coals)
+        addIronOven(out, kind.temperature.captured, std::get<CoalCount>(*coals), at, place.site,
+                    fromSetting);
     for (std::size_t i = 0; i < fromSetting.size(); ++i)
         for (std::size_t j = i + 1; j < fromSetting.size(); ++j)
             out.covariances.push_back({fromSetting[i], fromSetting[j], at.u * at.u});

@@ -68,7 +68,8 @@ TemperatureRule ruleOf(const json& row) {
     out.uK = row.at("u_K").get<double>();
     out.fixedC = row.value("C", out.fixedC);
     out.directK = row.value("direct_K", out.directK);
-    out.perCoalK = row.value("per_coal_K", out.perCoalK);
+    if (row.contains("captured"))
+        out.captured = spreadOf(row.at("captured"));
     return out;
 }
 

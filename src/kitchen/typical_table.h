@@ -24,7 +24,7 @@ struct TemperatureRule {
     double uK = 0;
     double fixedC = 200; ///< also where the setting has no such control
     double directK = 0;  ///< more of it over the fire itself
-    double perCoalK = 0;
+    Spread captured;     ///< of a coal's heat, by an iron oven (coals/oven_heat.h)
 };
 
 /// One number of the usual field.

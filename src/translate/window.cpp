@@ -32,8 +32,7 @@ struct Timer {
         Deviated s = deviated(*input->piece, *input->programme, inputs, deviations);
         cook::Tables tables = input->tables;
         if (s.composition)
-            tables.material = std::make_shared<heat::Material>(
-                s.piece.food.composition, s.piece.food.freezingC, freezes(s.piece));
+            tables.material = std::make_shared<heat::Material>(s.piece.food, freezes(s.piece));
         return {std::move(s), std::move(tables)};
     }
 

@@ -69,9 +69,9 @@ TEST(GrillTable, NineteenReadingsInTwentyLieWithinTheTypicalGrill) {
             widest = std::max(widest, half / (typical - 20));
             ++all;
             inside += fits;
-            std::printf("| %s | %s | %d | %s%.0f °C | %.0f ± %.0f °C (%.0f %%) | %s |\n", at.c_str() + 8,
-                        place.zone.c_str(), grill + 1, reading.atLeast ? "> " : "", read, typical,
-                        half, 100 * half / (typical - 20), fits ? "fits" : "MISSES");
+            std::printf("| %s | %s | %d | %s%.0f °C | %.0f ± %.0f °C (%.0f %%) | %s |\n",
+                        at.c_str() + 8, place.zone.c_str(), grill + 1, reading.atLeast ? "> " : "",
+                        read, typical, half, 100 * half / (typical - 20), fits ? "fits" : "MISSES");
         }
     std::printf("%d of %d readings inside; the widest half-width is %.0f %% of the rise.\n", inside,
                 all, 100 * widest);

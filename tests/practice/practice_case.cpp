@@ -143,6 +143,8 @@ double predictedAlone(const json& fact) {
             before += stage.written.end.afterS + stage.written.waitS;
         return t ? (*t - (all ? 0 : before)) / 60 : never;
     }
+    if (ask.contains("coldest_at_end"))
+        c.programme.rest.shortestS = c.programme.rest.longestS = 0;
     if (ask.contains("core_after_rest_min"))
         c.programme.rest.shortestS = c.programme.rest.longestS =
             60 * ask.at("core_after_rest_min").get<double>();
@@ -165,6 +167,8 @@ double predictedAlone(const json& fact) {
     }
     if (!o)
         return never;
+    if (ask.contains("coldest_at_end"))
+        return o->coldestPeakK - kZeroCelsiusK;
     if (ask.contains("core_at_end"))
         return o->pullK - kZeroCelsiusK;
     if (ask.contains("core_after_rest_min"))
