@@ -24,6 +24,11 @@ double extraOf(const food::Mixing& mixing, double kelvin) {
     return (mixing.times - 1) * std::clamp((mixing.setsK - kelvin) / kSetsOverK, 0.0, 1.0);
 }
 
+/// How freely what is left moves, 0…1.
+double looseness(double waterLeft) {
+    return std::max(0.0, (waterLeft - kStiffAt) / (1 - kStiffAt));
+}
+
 } // namespace
 
 Material::Material(const ConstantProperties& constants) {
@@ -38,6 +43,7 @@ Material::Material(const food::Composition& composition, double freezingC, bool 
     const double dry =
         composition.protein + composition.carbohydrate + composition.fibre + composition.ash;
     dryRatio_ = composition.water > 0 ? dry / composition.water : 0;
+    mixes_ = mixing.times > 1;
     full_.reserve(kRows);
     rows_.reserve(kRows);
     for (int i = 0; i < kRows; ++i) {
@@ -96,11 +102,17 @@ void Material::partial(double kelvin, double waterLeft, double& capacity,
     const Row r = row(kelvin);
     capacity = r.dryCapacity + waterLeft * r.waterCapacity;
     const double lost = r.waterShare * (1 - waterLeft), s = 1 - lost / 2;
-    const double moving = std::max(0.0, (waterLeft - kStiffAt) / (1 - kStiffAt));
     conductivity =
-        (1 + r.mixing * moving) *
+        (1 + r.mixing * looseness(waterLeft)) *
         (r.drySum + waterLeft * (r.waterShare * r.waterConductivity + r.pores) + lost * 0.015) /
         (s * s);
+}
+
+double Material::movingShare(double kelvin, double waterLeft) const {
+    if (!mixes_ || kelvin < freezingK_)
+        return 0;
+    const double extra = row(kelvin).mixing * looseness(waterLeft);
+    return extra / (1 + extra);
 }
 
 double Material::heatCapacity(double kelvin, double waterLeft) const {

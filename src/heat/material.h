@@ -56,6 +56,9 @@ class Material {
     /// original thickness.
     void partial(double kelvin, double waterLeft, double& capacity, double& conductivity) const;
     double heatCapacity(double kelvin, double waterLeft) const;
+    bool mixes() const { return mixes_; }
+    /// What moves carries heat and water alike: its share of the conductivity (0…1).
+    double movingShare(double kelvin, double waterLeft) const;
 
     /// Temperature after `heat` J/m³ more; exact where ice melts, second order elsewhere.
     double warmed(double kelvin, double waterLeft, double capacity, double heat) const;
@@ -83,6 +86,7 @@ class Material {
     double thawedTo(double enthalpy) const;
 
     double water0_ = 0, freezingK_ = -1e9;
+    bool mixes_ = false;
     double dryRatio_ = 0; ///< fat-free dry matter per water at the start
     std::vector<Pair> full_;
     std::vector<Row> rows_;

@@ -197,27 +197,53 @@ void correlate(HeatField& field, const HeatField& typical,
         }
 }
 
-/// Where only the air was measured, walls and metal are assumed to go with it, within 15 K
-/// (definitions §1: T_rad allowed ± 15 K).
-void followAir(HeatField& field, const HeatField& typical) {
-    constexpr double kRadiantApartK = 15;
-    const FieldKey air{Face::all, Term::air}, radiant{Face::all, Term::radiant};
-    const FieldNumber *a = find(field, air), *r = find(field, radiant), *was = find(typical, air);
-    if (!a || !r || !was || a->provenance == Provenance::assumed ||
-        r->provenance != Provenance::assumed)
+/// A number that goes with the measured air moves as it did, known to 15 K at best (definitions §1:
+/// T_rad allowed ± 15 K), and has its curve.
+void goWithAir(HeatField& field, FieldKey key, const FieldNumber& measured,
+               const FieldNumber& typical) {
+    constexpr double kApartK = 15;
+    const FieldNumber* number = find(field, key);
+    if (!number || number->provenance != Provenance::assumed)
         return;
-    FieldNumber shiftedRadiant = *r;
-    shiftedRadiant.value += a->value - was->value;
-    shiftedRadiant.u = std::hypot(a->u, kRadiantApartK);
-    shiftedRadiant.from = "goes with the measured air";
-    const double uAir = a->u;
-    put(field, shiftedRadiant);
+    FieldNumber moved = *number;
+    const double ownU2 = std::max(0.0, moved.u * moved.u - typical.u * typical.u);
+    moved.value += measured.value - typical.value;
+    moved.u = std::hypot(measured.u, std::max(kApartK, std::sqrt(ownU2)));
+    moved.from = "goes with the measured air";
+    put(field, moved);
+    const bool hasCurve = std::any_of(field.curves.begin(), field.curves.end(),
+                                      [&](const FieldCurve& curve) { return curve.key == key; });
     for (const FieldCurve& curve : std::vector<FieldCurve>(field.curves))
-        if (curve.key == air) {
+        if (curve.key == measured.key && !hasCurve) {
             field.curves.push_back(curve);
-            field.curves.back().key = radiant;
+            field.curves.back().key = key;
         }
-    field.covariances.push_back({air, radiant, uAir * uAir});
+    std::erase_if(field.covariances, [&](const FieldCovariance& c) {
+        return (c.a == key && c.b == measured.key) || (c.b == key && c.a == measured.key);
+    });
+    field.covariances.push_back({measured.key, key, measured.u * measured.u});
+}
+
+/// Where only the air was measured, walls and metal are assumed to go with it; in an iron oven its
+/// lid and floor too.
+void followAir(HeatField& field, const HeatField& typical) {
+    const FieldKey air{Face::all, Term::air}, lid{Face::top, Term::radiant};
+    const FieldNumber *a = find(field, air), *was = find(typical, air);
+    if (!a || !was || a->provenance == Provenance::assumed)
+        return;
+    const FieldNumber measured = *a;
+    goWithAir(field, {Face::all, Term::radiant}, measured, *was);
+    if (!find(typical, lid))
+        return;
+    goWithAir(field, lid, measured, *was);
+    goWithAir(field, {Face::bottom, Term::plate}, measured, *was);
+    const FieldNumber* loss = find(field, {Face::bottom, Term::plateLoss});
+    const FieldNumber* flux = find(field, {Face::bottom, Term::plateFlux});
+    if (loss && flux && flux->provenance == Provenance::assumed) { // it stays as warm as it is
+        FieldNumber moved = *flux;
+        moved.value = std::max(0.0, moved.value + loss->value * (measured.value - was->value));
+        put(field, moved);
+    }
 }
 
 /// What the base of a hob's vessel gets; less on gas when the base is hot than into cold water.
@@ -275,8 +301,10 @@ Result<HeatField> ratedField(const Appliance& appliance, const Setting& setting,
         const Offset offset = offsetAt(std::move(*supports), dial, range, uTypical);
         put(field, offsetBy(start, offset));
         sources.emplace_back(key, offset.source);
-        if (offset.provenance == Provenance::measured && offset.source->curve)
+        if (offset.provenance == Provenance::measured && offset.source->curve) {
+            std::erase_if(field.curves, [&](const FieldCurve& c) { return c.key == key; });
             field.curves.push_back(*offset.source->curve);
+        }
     }
     correlate(field, *typical, sources, rated);
     followAir(field, *typical);

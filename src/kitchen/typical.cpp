@@ -5,6 +5,7 @@
 
 #include "kitchen/dial.h"
 #include "kitchen/grill_box.h"
+#include "kitchen/typical_chimney.h"
 #include "kitchen/typical_iron_oven.h"
 #include "kitchen/typical_table.h"
 
@@ -174,6 +175,8 @@ Result<HeatField> typicalField(const Appliance& appliance, const Setting& settin
     for (std::size_t i = 0; i < fromSetting.size(); ++i)
         for (std::size_t j = i + 1; j < fromSetting.size(); ++j)
             out.covariances.push_back({fromSetting[i], fromSetting[j], at.u * at.u});
+    if (appliance.kind == ApplianceKind::coalChimney)
+        addChimney(out, appliance, setting, place.site);
     if (isHob(appliance.kind))
         addHob(out, appliance, setting, kind, *place.vessel);
     return out;

@@ -18,8 +18,8 @@ coals::Air airOf(const Site& site) {
 
 /// A 12 in oven: outside, which its loss is spread over, floor and lid, m².
 constexpr double kOutsideM2 = 0.25, kFloorM2 = 0.055, kLidM2 = 0.075;
-constexpr double kLidInsideW_m2K = 15; ///< from the lid to what is below it, radiation mostly
-constexpr double kRimW_K = 0.5;        ///< through the rim
+constexpr double kInsideW_m2K = 15; ///< to what lies or hangs inside, radiation mostly
+constexpr double kRimW_K = 0.5;     ///< through the rim
 
 double wattsOf(Spread captured, int coals, const Site& site) {
     const coals::Air air = airOf(site);
@@ -31,29 +31,30 @@ void number(HeatField& field, FieldKey key, Spread s) {
     put(field, {key, s.value, s.u, Provenance::assumed, "", "typical for its kind"});
 }
 
-/// The food lies on the iron, which gets the heat of the coals under it.
-void addFloor(HeatField& field, Spread captured, int under, Spread inside, const Site& site) {
+/// Iron under or over its coals, between the room and the inside.
+Spread ironBy(Spread captured, int coals, double areaM2, Spread inside, const Site& site) {
+    const double out = coals::ovenLossW_K(airOf(site)) * areaM2 / kOutsideM2;
+    const double in = kInsideW_m2K * areaM2 + kRimW_K;
+    const double above =
+        (wattsOf(captured, coals, site) - out * (inside.value - site.ambient.kelvin())) /
+        (out + in);
+    return {inside.value + above, std::hypot(inside.u, above * captured.u / captured.value)};
+}
+
+/// The food lies on the floor, which keeps its heat with nothing cold on it; half of it sees the
+/// inside.
+void addFloor(HeatField& field, Spread floorK, const Site& site) {
     constexpr Spread kHeat{16000, 3000}, kContact{200, 70}; // 4 to 5 mm
     constexpr double kLossU = 0.25;
-    const double loss = coals::ovenLossW_K(airOf(site)) / kOutsideM2;
-    const double flux = wattsOf(captured, under, site) / kFloorM2;
+    const double loss = coals::ovenLossW_K(airOf(site)) / kOutsideM2 + kInsideW_m2K / 2;
     const auto floor = [&](Term term, Spread s) { number(field, {Face::bottom, term}, s); };
     floor(Term::hAir, {0, 0});
     floor(Term::view, {0, 0});
-    floor(Term::plate, inside);
+    floor(Term::plate, floorK);
     floor(Term::contact, kContact);
     floor(Term::plateHeatCapacity, kHeat);
     floor(Term::plateLoss, {loss, kLossU * loss});
-    floor(Term::plateFlux, {flux, flux * captured.u / captured.value});
-}
-
-/// The lid under its coals, between the room and the inside.
-Spread lidOf(Spread captured, int lid, Spread inside, const Site& site) {
-    const double out = coals::ovenLossW_K(airOf(site)) * kLidM2 / kOutsideM2;
-    const double in = kLidInsideW_m2K * kLidM2 + kRimW_K;
-    const double above =
-        (wattsOf(captured, lid, site) - out * (inside.value - site.ambient.kelvin())) / (out + in);
-    return {inside.value + above, std::hypot(inside.u, above * captured.u / captured.value)};
+    floor(Term::plateFlux, {loss * (floorK.value - site.ambient.kelvin()), loss * floorK.u});
 }
 
 /// The inside of an iron oven over two hours, while its coals burn down.
@@ -82,10 +83,10 @@ Spread ironOvenInside(Spread captured, int coals, const Site& site) {
 void addIronOven(HeatField& field, Spread captured, CoalCount coals, Spread inside,
                  const Site& site, std::vector<FieldKey>& keys) {
     const FieldKey lid{Face::top, Term::radiant};
-    number(field, lid, lidOf(captured, coals.lid, inside, site));
+    number(field, lid, ironBy(captured, coals.lid, kLidM2, inside, site));
     keys.push_back(lid);
     addAgeing(field, captured, site, keys);
-    addFloor(field, captured, coals.under, inside, site);
+    addFloor(field, ironBy(captured, coals.under, kFloorM2, inside, site), site);
     keys.push_back({Face::bottom, Term::plate});
 }
 

@@ -7,6 +7,7 @@
 #include "cook/simulation.h"
 #include "kitchen/rated_field.h"
 
+#include <algorithm>
 #include <cmath>
 #include <gtest/gtest.h>
 #include <numbers>
@@ -54,6 +55,10 @@ double hottestSourceK(const kitchen::HeatField& field, double ambientK) {
     for (const kitchen::FieldNumber& n : field.numbers)
         if (isTemperature(n.key.term))
             hottest = std::max(hottest, n.value);
+    for (const kitchen::FieldCurve& curve : field.curves)
+        if (const auto* at = find(field, curve.key); at && isTemperature(curve.key.term))
+            hottest = std::max(
+                hottest, at->value + *std::max_element(curve.change.begin(), curve.change.end()));
     const auto* flux = seenBy(field, Face::bottom, Term::plateFlux);
     const auto* loss = seenBy(field, Face::bottom, Term::plateLoss);
     if (flux && loss && !seenBy(field, Face::bottom, Term::plateSet))

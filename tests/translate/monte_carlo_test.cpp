@@ -119,4 +119,27 @@ INSTANTIATE_TEST_SUITE_P(
         return name;
     });
 
+// Defect 176: a drawn composition made risen dough dense, so that every drawn cook took twice its
+// time; the middle of a sampled window is the expected time.
+TEST(Window, Defect176DrawnDoughKeepsItsPores) {
+    recipe::FoodPiece piece;
+    piece.food = *food::findFood("bread-dough");
+    piece.thicknessM = 0.08;
+    piece.startK = C(22);
+    const Case oven{"", stillOven, "oven=220C", 0.5, "bread-dough", 0.08, 92};
+    const auto programme = programmeOf(oven);
+    FoodSpread wide;
+    wide.thicknessRelative = 0.15; // so that it is drawn
+    const WindowInput input{
+        &piece, &programme, C(oven.pullC), {}, wide, cook::tablesFor(piece.food, 101325), 1};
+    long solves = 0;
+    const auto window = windowOf(input, solves);
+    ASSERT_TRUE(window.has_value()) << window.error().message;
+    ASSERT_TRUE(window->sampled);
+    const auto nominal =
+        cook::timeToReach(piece, programme, C(oven.pullC), cook::kFull, input.tables);
+    ASSERT_TRUE(nominal);
+    EXPECT_NEAR(window->expectS / *nominal, 1, 0.1);
+}
+
 } // namespace

@@ -3,8 +3,10 @@
 
 // What typical grills and iron ovens follow from: heat in, draught and walls, wind, cold, height.
 #include "kitchen/grill_box.h"
+#include "kitchen/rated_field.h"
 #include "kitchen/typical.h"
 
+#include <algorithm>
 #include <array>
 #include <cmath>
 #include <gtest/gtest.h>
@@ -83,6 +85,56 @@ TEST(IronOven, CoalsOnTheLidHeatTheLid) {
     const Site mild = siteAt(20, 0, 0);
     EXPECT_GT(radiant("coals=10+18", mild), radiant("coals=18+10", mild) + 20);
     EXPECT_LT(radiant("coals=10+18", siteAt(0, 3, 0)), radiant("coals=10+18", mild) - 40);
+}
+
+// Glowing charcoal is bright red to orange, some 800 to 900 °C; dying coals are a dull red at most
+// (incandescence by colour, handbook scale from memory).
+TEST(Chimney, GlowsAndIsSeenLessFromFarther) {
+    Appliance chimney = *typicalAppliance(ApplianceKind::coalChimney);
+    chimney.name = "chimney";
+    const auto at = [&](const char* setting, Term term) {
+        Place place;
+        place.zone = chimney.zones.front().name;
+        const auto field = typicalField(chimney, *parseSetting(chimney.controls, setting), place);
+        EXPECT_TRUE(field) << setting;
+        return seenBy(*field, Face::bottom, term)->value;
+    };
+    const double glowing = at("coals=full;grate=100mm;age=glowing", Term::radiant) - kZeroCelsiusK;
+    EXPECT_GT(glowing, 780);
+    EXPECT_LT(glowing, 920);
+    const double dying = at("coals=full;grate=100mm;age=dying", Term::radiant) - kZeroCelsiusK;
+    EXPECT_GT(dying, 450);
+    EXPECT_LT(dying, 650);
+    EXPECT_GT(at("coals=full;grate=40mm;age=glowing", Term::view),
+              2 * at("coals=full;grate=160mm;age=glowing", Term::view));
+    EXPECT_GT(at("coals=full;grate=40mm;age=glowing", Term::air),
+              at("coals=full;grate=160mm;age=glowing", Term::air) + 100);
+}
+
+// The measured air of an iron oven takes its lid and floor along, and no curve counts twice.
+TEST(IronOven, LidAndFloorGoWithTheMeasuredAir) {
+    Appliance oven = *typicalAppliance(ApplianceKind::ironOven);
+    oven.name = "oven";
+    Place place;
+    place.zone = "inside";
+    const Setting setting = *parseSetting(oven.controls, "coals=10+18");
+    const FieldKey air{Face::all, Term::air}, lid{Face::top, Term::radiant};
+    const auto typical = *typicalField(oven, setting, place);
+    RatedNumber measured;
+    measured.setting = setting;
+    measured.zone = "inside";
+    measured.number = {air, find(typical, air)->value + 30, 4, Provenance::measured, "r"};
+    const auto field = *ratedField(oven, setting, place, std::vector<RatedNumber>{measured});
+    EXPECT_NEAR(find(field, lid)->value - find(typical, lid)->value, 30, 1e-9);
+    const auto settlesAt = [&](const HeatField& f) {
+        return seenBy(f, Face::bottom, Term::plateFlux)->value /
+               seenBy(f, Face::bottom, Term::plateLoss)->value;
+    };
+    EXPECT_NEAR(settlesAt(field) - settlesAt(typical), 30, 1e-6);
+    for (const FieldCurve& a : field.curves)
+        EXPECT_EQ(std::count_if(field.curves.begin(), field.curves.end(),
+                                [&](const FieldCurve& b) { return a.key == b.key; }),
+                  1);
 }
 
 } // namespace
