@@ -68,20 +68,19 @@ TEST(IronOvenTable, FortyFiveMinutesBecomeSeventy) {
     std::printf(
         "6,800 ft, 20 °C, 0.5 m/s: %.0f min (45); 10,200 ft, 3 °C, 2.5 m/s: %.0f min (70)\n",
         before, after);
-    Day day = low;
-    const auto step = [&](const char* what, auto change) {
+    const auto alone = [&](const char* what, auto change) {
+        Day day = low;
+        day.freshAtS = high.freshAtS;
         const double was = minutes(day);
         change(day);
         std::printf("  %-34s %+5.1f min\n", what, minutes(day) - was);
     };
-    std::printf("without dying coals %.0f min at 6,800 ft; from there:\n", [&] {
-        day.ageing = false;
-        return minutes(day);
-    }());
-    step("height", [](Day& d) { d.heightM = kHigh; });
-    step("wind", [](Day& d) { d.windMPerS = 2.5; });
-    step("cold", [](Day& d) { d.ambientC = 3; });
-    step("dying coals, a second load at 50", [](Day& d) { d.ageing = true, d.freshAtS = 3000; });
+    std::printf("from the low day, each alone:\n");
+    alone("height", [](Day& d) { d.heightM = kHigh; });
+    alone("wind", [](Day& d) { d.windMPerS = 2.5; });
+    alone("cold", [](Day& d) { d.ambientC = 3; });
+    alone("coals that keep their mean heat", [](Day& d) { d.ageing = false; });
+    alone("height, wind and cold together", [&](Day& d) { d = high; });
     EXPECT_NEAR(before, 45, 9);
     EXPECT_NEAR(after, 70, 14);
 }
