@@ -94,9 +94,12 @@ void Simulation::beginStage(const Stage& stage) {
         field_ = field;
         fieldSinceS_ = timeS();
     }
-    const auto bottom = boundaryOf(field, kitchen::Face::bottom, site, fieldSinceS_);
+    auto bottom = boundaryOf(field, kitchen::Face::bottom, site, fieldSinceS_);
     const auto top = boundaryOf(field, kitchen::Face::top, site, fieldSinceS_);
-    const auto side = boundaryOf(field, kitchen::Face::side, site, fieldSinceS_);
+    auto side = boundaryOf(field, kitchen::Face::side, site, fieldSinceS_);
+    if (food::standsInDish(piece_.food)) // which lets no vapour through
+        for (heat::FaceBoundary* closed : {&bottom, &side})
+            closed->vapourPa.reset();
     if (!twoFaces)
         surround({}, roundBoundary(field, piece_, site, fieldSinceS_), {});
     else if (stage.written.edgesDown) // both faces look sideways while an edge is on the plate

@@ -70,6 +70,7 @@ std::vector<Food> readFoods() {
         food.thicknessM = share("thickness_mm") / 1000;
         food.widthM = share("width_mm") / 1000;
         food.body = enumOf<Body>(kBodies, row.value("body", "solid")).value_or(Body::solid);
+        food.mixing.carriesWater = food.body == Body::liquid;
         food.usualForm = formOf(row.value("form", "intact")).value_or(Form::intact);
         food.usualStartK = row.value("start_C", kRefrigeratorC) + kZeroCelsiusK;
         food.source = row.at("source").get<std::string>();
@@ -91,6 +92,10 @@ const char* enumName(Form form) {
 
 std::optional<Form> formOf(const std::string& text) {
     return enumOf<Form>(kForms, text);
+}
+
+bool standsInDish(const Food& food) {
+    return seenFromAbove(food) || food.body == Body::batter;
 }
 
 bool seenFromAbove(const Food& food) {

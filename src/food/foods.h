@@ -36,6 +36,7 @@ struct SlowChange {
 struct Mixing {
     double times = 1;
     double setsK = std::numeric_limits<double>::infinity();
+    bool carriesWater = false; ///< to its face too; not below a lid of dough or cheese
     bool operator==(const Mixing&) const = default;
 };
 
@@ -63,7 +64,10 @@ struct Food {
     bool operator==(const Food&) const = default;
 };
 
-/// What stands in a dish is seen from above: its top alone has a colour that counts.
+/// In a dish, a pot or a tin: its top alone is open to the air.
+bool standsInDish(const Food& food);
+/// Such food that stays in it is seen from above: its top alone has a colour that counts. A cake
+/// comes out of its tin.
 bool seenFromAbove(const Food& food);
 
 /// The shipped foods, in their order; read once.

@@ -43,7 +43,7 @@ Material::Material(const food::Composition& composition, double freezingC, bool 
     const double dry =
         composition.protein + composition.carbohydrate + composition.fibre + composition.ash;
     dryRatio_ = composition.water > 0 ? dry / composition.water : 0;
-    mixes_ = mixing.times > 1;
+    mixes_ = mixing.times > 1 && mixing.carriesWater;
     full_.reserve(kRows);
     rows_.reserve(kRows);
     for (int i = 0; i < kRows; ++i) {

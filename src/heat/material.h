@@ -56,8 +56,8 @@ class Material {
     /// original thickness.
     void partial(double kelvin, double waterLeft, double& capacity, double& conductivity) const;
     double heatCapacity(double kelvin, double waterLeft) const;
-    bool mixes() const { return mixes_; }
-    /// What moves carries heat and water alike: its share of the conductivity (0…1).
+    bool mixesWater() const { return mixes_; }
+    /// What moves carries water as it does heat: its share of the conductivity (0…1).
     double movingShare(double kelvin, double waterLeft) const;
 
     /// Temperature after `heat` J/m³ more; exact where ice melts, second order elsewhere.

@@ -37,7 +37,7 @@ void PieceRates::Work::properties() {
             r.diffusivity_[i] = kelvin[i] > m.material->freezingK()
                                     ? m.options.moistureSupply * m.vapour->diffusivity(kelvin[i])
                                     : 0;
-        if (m.material->mixes())
+        if (m.material->mixesWater())
             for (std::size_t i = first; i < first + m.nodes; ++i)
                 r.diffusivity_[i] += m.material->movingShare(kelvin[i], water[i]) *
                                      r.conductivity_[i] / r.capacity_[i];

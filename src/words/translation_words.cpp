@@ -160,7 +160,7 @@ namespace {
 /// "0.7 to 1.6, 3 % charred", of the darker face.
 std::string unevennessOf(const cook::Outcome& o) {
     constexpr double kToldChar = 0.01;
-    const std::size_t face = o.browning[0] > o.browning[1] ? 0 : 1;
+    const std::size_t face = !o.topAlone && o.browning[0] > o.browning[1] ? 0 : 1;
     const double mean = o.browning[face], spread = o.crustSpread[face];
     std::string out = fmt::format("{} to {}", printFixed(std::max(0.0, mean - spread), 1),
                                   printFixed(mean + spread, 1));

@@ -431,4 +431,69 @@ TEST(Defect122, AUnitSwitchKeepsWhatWasTypedAndWhatItMeant) {
         << textOf(bench.window.get(), "What was found").toStdString(); // 145 °C
 }
 
+// A cobbler's facts were wider than their pane: "1 % charred" and the official minimum were cut.
+TEST(Defect179, NoFactOfTheOutcomeIsWiderThanItsPane) {
+    Bench bench(true, Bench::Kitchen::few);
+    bench.press(Qt::Key_2, Qt::ControlModifier);
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
+    dynamet::recipe::Recipe bake = bench.document.recipes().front();
+    bake.id = "bake";
+    bake.name = "Dark bake";
+    bake.piece = {};
+    bake.piece.food = *dynamet::food::findFood("fruit-cobbler");
+    bake.piece.shape = dynamet::heat::Shape::finiteCylinder;
+    bake.piece.thicknessM = 0.02;
+    bake.piece.widthM = 0.2;
+    bake.goal = {};
+    bake.stages = {bake.stages.back()};
+    bake.last().end = {};
+    bake.last().end.afterS = 2 * 3600; // charred at its edges
+    ASSERT_TRUE(bench.document.addRecipe(bake).has_value());
+    bench.window->translatePage().written().chooseRecipe("bake");
+    const auto shown = [&] {
+        for (const auto* label : bench.window->findChildren<QLabel*>())
+            if (label->isVisible() && label->accessibleName() == QStringLiteral("Over the face"))
+                return label->text().contains(QStringLiteral("charred"));
+        return false;
+    };
+    ASSERT_TRUE(waitFor(shown, 100000)) << "the outcome comes before the rows";
+    QTest::qWait(50);
+    for (const char* name : {"Over the face", "Safety", "House methods"}) {
+        const auto* label = find<QLabel>(bench.window.get(), name);
+        const QWidget* pane = label->parentWidget();
+        while (pane && pane->objectName() != QStringLiteral("pane"))
+            pane = pane->parentWidget();
+        ASSERT_TRUE(pane) << name;
+        const auto* seen = pane->parentWidget(); // what the scroll area shows of it
+        EXPECT_LE(label->mapTo(seen, QPoint(label->width(), 0)).x(), seen->width()) << name;
+    }
+}
+
+// "Gas b" had chosen a gas grill: the space opened the list.
+TEST(Defect180, AListIsChosenFromByTypingWithSpaces) {
+    Bench bench(true, Bench::Kitchen::few);
+    QComboBox kinds;
+    for (const char* kind :
+         {"Gas grill", "Gas burner", "Induction", "Pork, minced", "Pork shoulder", "Ham, raw pork"})
+        kinds.addItem(QString::fromUtf8(kind));
+    int activated = -1;
+    QObject::connect(&kinds, &QComboBox::activated, [&](int i) { activated = i; });
+    kinds.show();
+    kinds.setFocus();
+    QTest::keyClicks(&kinds, QStringLiteral("gas b"));
+    EXPECT_EQ(kinds.currentText(), QStringLiteral("Gas burner"));
+    EXPECT_EQ(activated, 1);
+    EXPECT_FALSE(kinds.view()->isVisible());
+    QTest::qWait(1600);
+    QTest::keyClicks(&kinds, QStringLiteral("pork sh"));
+    EXPECT_EQ(kinds.currentText(), QStringLiteral("Pork shoulder"));
+    QTest::qWait(1600);
+    QTest::keyClicks(&kinds, QStringLiteral("raw"));
+    EXPECT_EQ(kinds.currentText(), QStringLiteral("Ham, raw pork"));
+    QTest::qWait(1600);
+    QTest::keyClick(&kinds, Qt::Key_Space);
+    EXPECT_TRUE(kinds.view()->isVisible()) << "alone it still opens the list";
+    kinds.hidePopup();
+}
+
 } // namespace

@@ -188,6 +188,32 @@ TEST(Likeness, Defect175ABraiseOnItsPlateauIsNotLedByAProbe) {
     EXPECT_LT(row.solves, 60);
 }
 
+// A dish had dried through the walls of its dish, so that no oven could bake what a Dutch oven
+// bakes in 45 minutes; an ordinary oven takes about three quarters of an hour to an hour and a
+// quarter (common practice, no source).
+TEST(Likeness, Defect178ADishIsOpenToTheAirOnTopOnly) {
+    Request r = timed(translate::testing::smallKitchen(), "fruit-cobbler", 45 * 60);
+    auto pot = *kitchen::typicalAppliance(kitchen::ApplianceKind::ironOven);
+    pot.id = pot.name = "pot";
+    pot.siteId = r.kitchen.appliances.front().siteId;
+    r.kitchen.appliances.push_back(pot);
+    r.recipe.last().place = {"pot", *kitchen::parseSetting(pot.controls, "coals=10+18"), "inside",
+                             ""};
+    r.recipe.piece.startK = C(18);
+    const auto prepared = prepare(r);
+    ASSERT_TRUE(prepared) << prepared.error().message;
+    bool baked = false;
+    for (const Target& target : prepared->targets)
+        if (target.applianceId == "still") {
+            const Row row = solveRow(*prepared, target);
+            ASSERT_TRUE(row.reached) << row.reason.message;
+            EXPECT_GT(row.outcome.pullS, 30 * 60);
+            EXPECT_LT(row.outcome.pullS, 90 * 60);
+            baked = true;
+        }
+    EXPECT_TRUE(baked);
+}
+
 TEST(Likeness, TheCookSaysWhatCounts) {
     Request r = timed(translate::testing::smallKitchen(), "potato-chips", 25 * 60);
     r.recipe.goal.judgedBy = {food::Quality::weight};

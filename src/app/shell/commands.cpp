@@ -3,6 +3,8 @@
 
 #include "app/shell/commands.h"
 
+#include "app/widgets/type_to_choose.h"
+
 #include <QApplication>
 #include <QKeyEvent>
 
@@ -40,6 +42,7 @@ Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)
     add(quit, QStringLiteral("Quit"), {Qt::CTRL | Qt::Key_Q});
     enable({});
     qApp->installEventFilter(this);
+    qApp->installEventFilter(new TypeToChoose(this));
 }
 
 bool Commands::eventFilter(QObject* watched, QEvent* event) {

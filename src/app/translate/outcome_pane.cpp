@@ -70,8 +70,12 @@ void OutcomePane::showOutcome(const translate::Prepared& prepared) {
         auto* label = new QLabel(toQt(name));
         label->setObjectName(QStringLiteral("quiet"));
         grid->addWidget(label, row, 0);
-        grid->addWidget(new QLabel(toQt(value)), row++, 1);
+        auto* shown = new QLabel(toQt(value));
+        shown->setWordWrap(true);
+        shown->setAccessibleName(toQt(name));
+        grid->addWidget(shown, row++, 1);
     }
+    grid->setColumnStretch(1, 1);
     const QString safety = toQt(words::safetyLine(prepared, units));
     safety_->setObjectName(safety.startsWith(QLatin1Char('!')) ? QStringLiteral("caution")
                                                                : QStringLiteral("good"));
