@@ -38,6 +38,18 @@ TEST(Defect125, TheFirstPageSaysWhatTheDemoHolds) {
     })) << said.toStdString();
 }
 
+// Without a demo book its button was grey and nobody said why.
+TEST(Defect181, WithoutADemoBookTheFirstPageSaysSo) {
+    Document document{[] { return kNow; }};
+    MainWindow window(document, QString());
+    window.show();
+    EXPECT_FALSE(find<QPushButton>(&window, "Open the demo kitchen")->isEnabled());
+    EXPECT_TRUE(
+        textOf(&window, "Why there is no demo kitchen").contains(QStringLiteral("--demo-book")));
+    Bench with(false);
+    EXPECT_FALSE(isThere(with.window.get(), "Why there is no demo kitchen"));
+}
+
 // "Taken as 1650 ft." came up as the field lost the keys to a press on the button, moved the button
 // from under the pointer, and the click was lost.
 TEST(Defect126, AClickThatLeavesAFieldIsNeverLost) {

@@ -99,6 +99,16 @@ QWidget* StartPage::demoChoice() {
     setFocusProxy(button);
     connect(button, &QPushButton::clicked, this, [this] { tryOpen(demoBook_); });
     box->addWidget(button);
+    if (demoBook_.isEmpty()) {
+        auto* why = new QLabel(QStringLiteral(
+            "There is no demo book beside this program. ./demo makes one and opens it; or name one "
+            "with --demo-book FILE."));
+        why->setObjectName(QStringLiteral("quiet"));
+        why->setAccessibleName(QStringLiteral("Why there is no demo kitchen"));
+        why->setWordWrap(true);
+        box->addWidget(why);
+        setFocusProxy(nullptr);
+    }
     box->addStretch();
     return widget;
 }
