@@ -6,6 +6,7 @@
 #include "coals/placement.h"
 #include "numeric/roots.h"
 
+#include <algorithm>
 #include <cmath>
 #include <numbers>
 

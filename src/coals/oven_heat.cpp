@@ -21,8 +21,11 @@ double risePerCoalK(const IronOven& oven, const Fuel& fuel, const Air& air) {
 }
 
 double risenShare(const IronOven& oven, const Fuel& fuel, const Air& air, double sinceS) {
-    const double follows = ovenLossW_K(air) / oven.heatJ_K; // 1/s
-    const double burns = -std::log(leftAt(fuel, 1, air));
+    const double burns = -std::log(leftAt(fuel, 1, air)); // 1/s
+    double follows = ovenLossW_K(air) / oven.heatJ_K;
+    if (std::abs(follows - burns) <
+        1e-6 * burns) // the two terms below are alike, no answer is lost
+        follows = burns * (1 + 1e-6);
     const double first = heatW(fuel, 0, air) / meanHeatW(fuel, 0, kHourS, air);
     // τ s' = first·e^(−λt) − s from s(0) = 1
     const double forced = first * follows / (follows - burns);

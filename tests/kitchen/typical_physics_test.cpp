@@ -2,6 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // What typical grills and iron ovens follow from: heat in, draught and walls, wind, cold, height.
+#include "coals/oven_heat.h"
 #include "kitchen/grill_box.h"
 #include "kitchen/rated_field.h"
 #include "kitchen/typical.h"
@@ -85,6 +86,18 @@ TEST(IronOven, CoalsOnTheLidHeatTheLid) {
     const Site mild = siteAt(20, 0, 0);
     EXPECT_GT(radiant("coals=10+18", mild), radiant("coals=18+10", mild) + 20);
     EXPECT_LT(radiant("coals=10+18", siteAt(0, 3, 0)), radiant("coals=10+18", mild) - 40);
+}
+
+// However fast the iron follows, also just as fast as the coals burn.
+TEST(IronOven, ItsCourseIsSmoothWhereIronAndCoalsKeepPace) {
+    const coals::Air air;
+    const coals::Fuel fuel;
+    coals::IronOven oven;
+    oven.heatJ_K = coals::ovenLossW_K(air) / -std::log(coals::leftAt(fuel, 1, air));
+    const double alike = coals::risenShare(oven, fuel, air, 1800);
+    oven.heatJ_K *= 1.001;
+    EXPECT_NEAR(alike, coals::risenShare(oven, fuel, air, 1800), 2e-3);
+    EXPECT_NEAR(coals::risenShare(oven, fuel, air, 0), 1, 1e-9);
 }
 
 // Glowing charcoal is bright red to orange, some 800 to 900 °C; dying coals are a dull red at most
