@@ -4,7 +4,9 @@
 #include "coals/chimney_bed.h"
 
 #include "coals/placement.h"
+#include "coals/thin_wall.h"
 #include "numeric/roots.h"
+#include "quantity/water.h"
 
 #include <algorithm>
 #include <cmath>
@@ -13,26 +15,14 @@
 namespace dynamet::coals {
 namespace {
 
-constexpr double kSigma = 5.670374e-8;
 constexpr double kCarbonJ_kg = 32.8e6, kAirPerCarbon = 11.5; // heat of combustion, kg per kg
 constexpr double kGasJ_kgK = 1150;
 constexpr double kBedEmissivity = 0.95, kFoodEmissivity = 0.9;
-constexpr double kBedToWall_W_m2K = 60, kWallEmissivity = 0.8, kStill_W_m2K = 8;
-constexpr double kFilledPower = 0.7; ///< half a chimney draws less and burns more slowly
-constexpr double kEntrainedM = 0.06; ///< height over which as much air again joins the gas
+constexpr ThinWall kWall{60, 0, 8, 0.8}; ///< from the bed; its radiation is in the 60
+constexpr double kFilledPower = 0.7;     ///< half a chimney draws less and burns more slowly
+constexpr double kEntrainedM = 0.06;     ///< height over which as much air again joins the gas
 constexpr double kFoodRadiusM = 0.06, kNearestM = 0.01;
 constexpr double kHottestK = 1900;
-
-double wallLoss_W_m2K(double bedK, double roomK) {
-    double wallK = (bedK + roomK) / 2, overall = 0;
-    for (int i = 0; i < 20; ++i) {
-        const double out = kStill_W_m2K + kWallEmissivity * kSigma *
-                                              (wallK * wallK + roomK * roomK) * (wallK + roomK);
-        overall = kBedToWall_W_m2K * out / (kBedToWall_W_m2K + out);
-        wallK = roomK + (bedK - roomK) * kBedToWall_W_m2K / (kBedToWall_W_m2K + out);
-    }
-    return overall;
-}
 
 } // namespace
 
@@ -45,8 +35,8 @@ double bedKelvin(const Chimney& chimney, double filled, double burning, const Ai
     const double roomK = air.ambientK;
     return solveBracketed(
                [&](double k) {
-                   return given - (gas + walls * wallLoss_W_m2K(k, roomK)) * (k - roomK) -
-                          kBedEmissivity * kSigma * (std::pow(k, 4) - std::pow(roomK, 4));
+                   return given - (gas + walls * throughWall_W_m2K(kWall, k, roomK)) * (k - roomK) -
+                          kBedEmissivity * kStefanBoltzmann * (std::pow(k, 4) - std::pow(roomK, 4));
                },
                roomK, kHottestK, 0.1)
         .value_or(roomK);

@@ -5,6 +5,8 @@
 // the mean of what its skin gets, so the appliance's faces are averaged over the skin.
 #include "cook/round_boundary.h"
 
+#include "quantity/water.h"
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -16,7 +18,7 @@ using kitchen::Face;
 
 constexpr double kAirGap = 0.033, kFatGap = 0.17; // W/mK at 130 °C, from memory
 constexpr double kFatClimbsM = 1e-3;
-constexpr double kStefanBoltzmann = 5.670374e-8, kBareView = 0.8;
+constexpr double kBareView = 0.8;
 /// Half of a round skin looks down at an endless plane, as the view factor of any convex body.
 constexpr double kHalf = 0.5;
 /// Of the plate for each piece, per area of its skin: its footprint 2R by 2πR, or (2R)² by 4πR².

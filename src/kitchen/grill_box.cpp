@@ -3,6 +3,7 @@
 
 #include "kitchen/grill_box.h"
 
+#include "coals/thin_wall.h"
 #include "numeric/roots.h"
 
 #include <algorithm>
@@ -12,7 +13,7 @@
 namespace dynamet::kitchen {
 namespace {
 
-constexpr double kGravity = 9.81, kGasConstantAir = 287, kHotAirJ_kgK = 1050, kSigma = 5.670374e-8;
+constexpr double kGravity = 9.81, kGasConstantAir = 287, kHotAirJ_kgK = 1050;
 constexpr double kDischarge = 0.6; ///< sharp-edged openings
 constexpr double kInsideW_m2K = 8;
 constexpr double kInsideEmissivity = 0.5; ///< hot metal under the grate to the walls
@@ -30,24 +31,13 @@ double draughtKg_s(const GrillBox& box, std::size_t burners, double riseK, const
            std::sqrt(2 * kGravity * box.draughtHeightM * riseK / ambientK);
 }
 
-double radiationW_m2K(double oneK, double otherK, double emissivity) {
-    return emissivity * kSigma * (oneK * oneK + otherK * otherK) * (oneK + otherK);
-}
-
-/// Through walls of one sheet, whose temperature follows from the two films.
 double wallLossW_K(const GrillBox& box, std::size_t burners, double riseK, const Site& site) {
     const double width = box.burnerWidthM * static_cast<double>(burners);
     const double area = 2 * width * box.depthM + 2 * (width + box.depthM) * box.wallHeightM;
-    const double roomK = site.ambient.kelvin(), insideK = roomK + riseK;
-    const double moved = kStillW_m2K + kWindW_m2K * std::pow(site.windMPerS, 0.8);
-    double wallK = roomK + riseK / 2, overall = 0;
-    for (int i = 0; i < 12; ++i) {
-        const double in = kInsideW_m2K + radiationW_m2K(insideK, wallK, kInsideEmissivity);
-        const double out = moved + radiationW_m2K(wallK, roomK, kWallEmissivity);
-        overall = in * out / (in + out);
-        wallK = roomK + riseK * in / (in + out);
-    }
-    return box.wallFactor * area * overall;
+    const double roomK = site.ambient.kelvin();
+    coals::ThinWall wall{kInsideW_m2K, kInsideEmissivity, kStillW_m2K, kWallEmissivity};
+    wall.outsideW_m2K += kWindW_m2K * std::pow(site.windMPerS, 0.8);
+    return box.wallFactor * area * coals::throughWall_W_m2K(wall, roomK + riseK, roomK);
 }
 
 /// Of the whole box, from what goes in and out.

@@ -92,10 +92,6 @@ Spread settingKelvin(const Appliance& a, const Setting& s, const TemperatureRule
     return {Temperature::celsius(rule.fixedC).kelvin(), rule.uK};
 }
 
-void putNumber(HeatField& field, Face face, Term term, Spread s) {
-    put(field, {{face, term}, s.value, s.u, Provenance::assumed, "", "typical for its kind"});
-}
-
 /// Puts the usual numbers; those that are the setting's own temperature are known only as well as
 /// it is, all or none: they are remembered.
 void putNumbers(HeatField& field, const std::vector<TypicalNumber>& numbers, Spread setting,
@@ -103,13 +99,13 @@ void putNumbers(HeatField& field, const std::vector<TypicalNumber>& numbers, Spr
     for (const TypicalNumber& n : numbers)
         switch (n.from) {
         case TypicalNumber::From::table:
-            putNumber(field, n.face, n.term, n.value);
+            putTypical(field, {n.face, n.term}, n.value);
             break;
         case TypicalNumber::From::ambient:
-            putNumber(field, n.face, n.term, {ambientK + n.value.value, n.value.u});
+            putTypical(field, {n.face, n.term}, {ambientK + n.value.value, n.value.u});
             break;
         case TypicalNumber::From::setting:
-            putNumber(field, n.face, n.term, setting);
+            putTypical(field, {n.face, n.term}, setting);
             fromSetting.push_back({n.face, n.term});
             break;
         }
@@ -134,9 +130,9 @@ void addHob(HeatField& field, const Appliance& a, const Setting& s, const Typica
     // How much of the input a mark gives is known only roughly, the lower the less.
     const double relative =
         std::hypot(kind.efficiency.u / kind.efficiency.value, 0.06 + 0.12 * (1 - share));
-    putNumber(field, Face::all, Term::power, {power, power * relative});
-    putNumber(field, Face::bottom, Term::plateHeatCapacity,
-              {heatCapacityPerArea(vessel), 0.05 * heatCapacityPerArea(vessel)});
+    putTypical(field, {Face::all, Term::power}, {power, power * relative});
+    putTypical(field, {Face::bottom, Term::plateHeatCapacity},
+               {heatCapacityPerArea(vessel), 0.05 * heatCapacityPerArea(vessel)});
 }
 
 Result<void> checkFits(const Appliance& a, const Setting& s, const Place& place) {

@@ -4,6 +4,8 @@
 #include "kitchen/typical_chimney.h"
 
 #include "coals/chimney_bed.h"
+#include "kitchen/air_at.h"
+#include "kitchen/typical_table.h"
 
 #include <array>
 
@@ -41,14 +43,13 @@ ChimneySetting read(const Appliance& a, const Setting& s) {
 void addChimney(HeatField& field, const Appliance& appliance, const Setting& setting,
                 const Site& site) {
     const ChimneySetting at = read(appliance, setting);
-    const coals::Air air{pressurePa(site), site.ambient.kelvin(), site.windMPerS};
+    const coals::Air air = airAt(site);
     const coals::Chimney chimney;
     const double bedK = coals::bedKelvin(chimney, at.filled, at.burning, air);
     const double gasK = coals::plumeKelvin(bedK, at.heightM, air);
     const double view = coals::viewOfBed(chimney, at.heightM);
     const auto number = [&](Term term, double value, double u) {
-        put(field,
-            {{Face::bottom, term}, value, u, Provenance::assumed, "", "typical for its kind"});
+        putTypical(field, {Face::bottom, term}, {value, u});
     };
     number(Term::air, gasK, kGasU * (gasK - air.ambientK));
     number(Term::radiant, bedK, kBedU);

@@ -147,4 +147,8 @@ const TypicalKind& typicalKind(ApplianceKind kind) {
     return kinds.at(kind);
 }
 
+void putTypical(HeatField& field, FieldKey key, Spread s) {
+    put(field, {key, s.value, s.u, Provenance::assumed, "", "typical for its kind"});
+}
+
 } // namespace dynamet::kitchen

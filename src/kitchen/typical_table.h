@@ -48,4 +48,7 @@ struct TypicalKind {
 };
 const TypicalKind& typicalKind(ApplianceKind kind);
 
+/// Puts a number as what appliances of its kind usually give.
+void putTypical(HeatField& field, FieldKey key, Spread s);
+
 } // namespace dynamet::kitchen
