@@ -3,6 +3,8 @@
 
 #include "practice/practice_case.h"
 
+#include "food/seasoning.h"
+
 #include <cmath>
 #include <limits>
 
@@ -175,6 +177,13 @@ double predictedAlone(const json& fact) {
         return o->plateK - kZeroCelsiusK;
     if (ask.contains("browning"))
         return o->darker();
+    if (ask.contains("seasoning")) { // its own index: it scorches above 3
+        const auto on = food::findSeasoning(ask.at("seasoning").get<std::string>()).value();
+        double worst = 0;
+        for (std::size_t face = 0; face < 2; ++face)
+            worst = std::max(worst, on.ridesProud ? o->raised[face] : o->browning[face]);
+        return worst * on.factor;
+    }
     if (ask.contains("softened"))
         return o->softened;
     if (ask.contains("rise"))

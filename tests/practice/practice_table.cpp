@@ -17,7 +17,7 @@ nlohmann::json assumptions() {
     return nlohmann::json::parse(in);
 }
 
-TEST(PracticeTable, SevenFactsInTenLieWithinTheirOwnSpread) {
+TEST(PracticeTable, FourFactsInFiveLieWithinTheirOwnSpread) {
     const auto table = assumptions();
     int facts = 0, inside = 0;
     std::printf("| fact | practice says | spread | predicted | difference | "
@@ -39,7 +39,7 @@ TEST(PracticeTable, SevenFactsInTenLieWithinTheirOwnSpread) {
     }
     std::printf("%d of %d facts lie within their spread.\n", inside, facts);
     EXPECT_GE(facts, 30);
-    EXPECT_GE(inside, 0.7 * facts);
+    EXPECT_GE(inside, 0.8 * facts);
 }
 
 } // namespace
