@@ -52,6 +52,12 @@ void insertParts(Database& db, const kitchen::Appliance& a) {
                    {"labels_json", labelsJson(c.labels).dump()},
                    {"burners_json", Json(c.burners).dump()}});
     }
+    if (!(a.hob == kitchen::HobLimits{}))
+        insertRow(db, "hob_limit",
+                  {{"appliance_id", a.id},
+                   {"boost_s", a.hob.boostS},
+                   {"pan_limit_k", a.hob.panLimitK},
+                   {"shared_input_w", a.hob.sharedInputW}});
     for (std::size_t i = 0; i < a.zones.size(); ++i)
         insertRow(db, "zone",
                   {{"appliance_id", a.id},
@@ -107,6 +113,12 @@ void loadParts(Database& db, kitchen::Appliance& a) {
     const RowReader zone(z);
     while (z.executeStep())
         a.zones.push_back({zone.text("name"), zone.whole("direct") != 0});
+    Statement h(db, "SELECT * FROM hob_limit WHERE appliance_id=?");
+    h.bind(1, a.id);
+    const RowReader limits(h);
+    while (h.executeStep())
+        a.hob = {limits.number("boost_s"), limits.number("pan_limit_k"),
+                 limits.number("shared_input_w")};
 }
 
 /// What rests on a dial or a place that the changed appliance no longer has; empty = nothing.
@@ -186,7 +198,7 @@ Result<void> changeAppliance(Book& book, const kitchen::Appliance& a) {
         return fail(Errc::refused, *left);
     return inTransaction(book, [&](Database& db) {
         updateRow(db, "appliance", a.id, rowOf(a));
-        for (const char* table : {"control", "zone"}) {
+        for (const char* table : {"control", "zone", "hob_limit"}) {
             Statement s(db, fmt::format("DELETE FROM {} WHERE appliance_id=?", table));
             s.bind(1, a.id);
             s.exec();

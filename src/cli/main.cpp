@@ -22,6 +22,7 @@ struct Typed {
     cli::TranslateOptions translate;
     cli::FieldOptions field;
     cli::FindOptions find;
+    cli::CoalsOptions coals;
     cli::NewBookOptions book;
     bool json = false;
     Run run;
@@ -60,8 +61,9 @@ void addTranslate(CLI::App& app, Typed& typed) {
     verb->add_option("BOOK", typed.translate.book, "the book")->required();
     verb->add_option("--recipe", typed.translate.recipe, "name of the recipe")->required();
     verb->add_option("--to", typed.translate.to, "an appliance, or all");
-    verb->add_option("--method", typed.translate.method, "straight (through)")
-        ->check(CLI::IsMember({"straight"}));
+    verb->add_option("--method", typed.translate.method,
+                     "straight (through), or all: the best two or three ways on each")
+        ->check(CLI::IsMember({"straight", "all"}));
     verb->add_option("--stage", typed.translate.stage,
                      "the stage that moves, counted from 1, the others stay as written; without "
                      "it the whole cook moves")
@@ -69,6 +71,21 @@ void addTranslate(CLI::App& app, Typed& typed) {
     verb->add_flag("--fahrenheit", typed.translate.fahrenheit,
                    "print and round pull temperatures in °F");
     verb->callback([&typed] { typed.run = [&typed] { return cli::translate(typed.translate); }; });
+}
+
+void addCoals(CLI::App& app, Typed& typed) {
+    auto* verb = app.add_subcommand("coals", "count the coals under and on an iron oven");
+    verb->add_option("BOOK", typed.coals.book, "the book")->required();
+    verb->add_option("OVEN", typed.coals.oven, "an iron oven of it")->required();
+    verb->add_option("--inside", typed.coals.inside, "temperature inside, as 180C or 350F")
+        ->required();
+    verb->add_option("--job", typed.coals.job, "bake, roast, simmer or fry");
+    verb->add_option("--site", typed.coals.site, "another place of the book than the oven's own");
+    verb->add_option("--inches", typed.coals.inches, "the oven's size, inches across (12)");
+    verb->add_flag("--deep", typed.coals.deep, "a deep oven");
+    verb->add_option("--lasts", typed.coals.lasts, "how long the cook takes, as 45min");
+    verb->add_flag("--fahrenheit", typed.coals.fahrenheit, "print in °F");
+    verb->callback([&typed] { typed.run = [&typed] { return cli::coals(typed.coals); }; });
 }
 
 void addBook(CLI::App& app, Typed& typed) {
@@ -108,6 +125,7 @@ void addVerbs(CLI::App& app, Typed& typed) {
     find->add_option("--between", typed.find.between, "LOW..HIGH for it, e.g. 110C..125C or 240C..")
         ->required();
     find->callback([&typed] { typed.run = [&typed] { return cli::find(typed.find); }; });
+    addCoals(app, typed);
     addBook(app, typed);
     for (CLI::App* verb : app.get_subcommands({}))
         verb->add_flag("--json", typed.json, "print JSON");

@@ -12,6 +12,7 @@
 #include "translate/school_effects.h"
 #include "translate/translate.h"
 #include "words/stage_words.h"
+#include "words/way_words.h"
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
@@ -76,6 +77,31 @@ std::string rowText(const translate::Row& row, const translate::Prepared& prepar
     return out;
 }
 
+nlohmann::json waysJson(const translate::Ways& ways, const kitchen::Kitchen& kitchen) {
+    nlohmann::json out = nlohmann::json::array();
+    for (const translate::Way& way : ways.best) {
+        nlohmann::json stages = nlohmann::json::array();
+        for (const recipe::Stage& stage : way.stages) {
+            const auto* on = findAppliance(kitchen, stage.place.applianceId);
+            nlohmann::json one{{"appliance", on ? on->name : ""},
+                               {"setting", settingText(on->controls, stage.place.setting)},
+                               {"zone", stage.place.zone},
+                               {"cover", enumName(stage.handling.cover)}};
+            if (stage.end.coreK)
+                one["until_core_K"] = *stage.end.coreK;
+            if (stage.end.afterS > 0)
+                one["for_s"] = stage.end.afterS;
+            stages.push_back(one);
+        }
+        out.push_back({{"method", enumName(way.method)},
+                       {"stages", stages},
+                       {"noticed", way.distance},
+                       {"pull_s", way.outcome.pullS},
+                       {"pull_K", way.outcome.pullK}});
+    }
+    return out;
+}
+
 } // namespace
 
 Result<Answer> translate(const TranslateOptions& options) {
@@ -114,6 +140,12 @@ Result<Answer> translate(const TranslateOptions& options) {
     for (const auto& row : translate::translateAll(*prepared)) {
         json["rows"].push_back(formats::rowJson(row, request->kitchen));
         out.text += "\n" + rowText(row, *prepared);
+        if (options.method != "all" || !row.reached)
+            continue;
+        const translate::Ways ways = translate::waysOn(*prepared, row.target);
+        json["rows"].back()["ways"] = waysJson(ways, request->kitchen);
+        for (const std::string& line : words::wayLines(ways, *prepared, units))
+            out.text += "\n    " + line;
     }
     out.json = json.dump();
     return out;

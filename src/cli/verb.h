@@ -34,6 +34,11 @@ struct FindOptions {
     std::string book, appliance;
     std::vector<std::string> zones, between;
 };
+struct CoalsOptions {
+    std::string book, oven, inside, job = "bake", site, lasts = "1 h";
+    double inches = 12;
+    bool deep = false, fahrenheit = false;
+};
 struct NewBookOptions {
     std::string path, site = "Kitchen";
     double altitude = 0;
@@ -49,6 +54,7 @@ Result<Answer> protocols(const std::string& only);
 Result<Answer> translate(const TranslateOptions& options);
 Result<Answer> field(const FieldOptions& options);
 Result<Answer> find(const FindOptions& options);
+Result<Answer> coals(const CoalsOptions& options);
 Result<Answer> checkBook(const std::string& path);
 Result<Answer> newBook(const NewBookOptions& options);
 

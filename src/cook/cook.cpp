@@ -118,16 +118,17 @@ Result<Outcome> cookUntil(const recipe::FoodPiece& piece, const Programme& progr
     outcome.stages = std::move(*stages);
     const double start = simulation->timeS(), end = std::max(endOf(start), start);
     outcome.lastStartS = start;
-    const auto turns =
-        turnTimes(programme.last().turning, programme.last().turnAtS, start, end - start, end);
-    const auto passed = forward(*simulation, {1e9, end, 1e9}, turns, nullptr, keep);
+    const auto turnAtS = saidTurnS(*simulation, programme.last(), end);
+    if (!turnAtS)
+        return tl::unexpected(turnAtS.error());
+    const auto events = eventsOf(planOf(programme.last(), *turnAtS), start, end - start, end);
+    const auto passed = forward(*simulation, {1e9, end, 1e9}, events, nullptr, keep);
     if (!passed)
         return tl::unexpected(passed.error());
     if (const auto done = restAfter(*simulation, programme, outcome, keep); !done)
         return tl::unexpected(done.error());
     simulation->fill(outcome);
-    if (!turns.empty() && turns.front() < end)
-        outcome.turnS = turns.front();
+    outcome.turnS = firstTurnS(events, end);
     if (keep)
         recorder.moveInto(outcome);
     return outcome;
@@ -167,9 +168,12 @@ Result<double> timeToReach(const recipe::FoodPiece& piece, const Programme& prog
     if (!stages)
         return tl::unexpected(stages.error());
     const double start = simulation->timeS(), until = start + programme.longestS;
-    const auto turns = turnTimes(programme.last().turning, programme.last().turnAtS, start,
-                                 programme.longestS, until);
-    const auto passed = forward(*simulation, {coreK, until, 1e9}, turns, nullptr, nullptr);
+    const auto turnAtS = saidTurnS(*simulation, programme.last(), until);
+    if (!turnAtS)
+        return tl::unexpected(turnAtS.error());
+    const auto events =
+        eventsOf(planOf(programme.last(), *turnAtS), start, programme.longestS, until);
+    const auto passed = forward(*simulation, {coreK, until, 1e9}, events, nullptr, nullptr);
     if (!passed)
         return tl::unexpected(passed.error());
     return passed->reachedS;

@@ -13,24 +13,26 @@ namespace {
 
 // Fitted as a whole to the facts of tests/practice/crust_facts.json; each is known to a factor of
 // two at best, alone (docs/physics.md, "Crust").
-constexpr double kLayerConductivity = 0.056; ///< W/mK, of the dry layer per original thickness
-constexpr double kGoldenS = 80;              ///< to an index of 1 at 150 °C, dry
-constexpr double kActivation = 115000, kCharActivation = 160000; ///< J/mol
-constexpr double kFullColour = 1.95;                             ///< colour alone goes no further
+constexpr double kLayerConductivity = 0.106; ///< W/mK, of the dry layer per original thickness
+constexpr double kGoldenS = 62;              ///< to an index of 1 at 150 °C, dry
+constexpr double kActivation = 100000, kCharActivation = 127000; ///< J/mol
+constexpr double kFullColour = 2.52;                             ///< colour alone goes no further
 constexpr double kCharIndex = 6;                                 ///< what char adds
-constexpr double kSupply = 0.27;                                 ///< of a moist layer's diffusion
-constexpr double kWetBrowning = 0.05;  ///< a wet face browns so much slower
+constexpr double kSupply = 0.197;                                ///< of a moist layer's diffusion
+constexpr double kWetBrowning = 0.08;  ///< a wet face browns so much slower
 constexpr double kVapourLayer = 0.007; ///< W/mK, the layer in vapour's way
 constexpr double kCharS = 60, kCharK = 603.15, kGoldenK = 423.15, kGas = 8.314;
 constexpr double kSteamHeat = 2000;   ///< J/kgK
 constexpr double kDiffusivity = 2e-7; ///< m²/s, of the dry layer
 constexpr double kMostActive = 0.99, kHalfActive = 0.10;
+/// A part with more heat warms ahead of the mean by this power of its share: heat spreads sideways.
+constexpr double kAhead = 0.55, kMostAhead = 3;
 constexpr double kLongestStepS = 20;
 constexpr double kColdestBrowningK = 335, kColdestCharK = 480; ///< nothing to speak of below
 
 /// Unevenness: ln of the heat that a part gets has this standard deviation, by how the heat comes
 /// (hollows and bars under contact; coals and hollows by sight; air and liquids reach everywhere).
-constexpr double kUnevenTouch = 0.55, kUnevenSight = 1.5, kUnevenFlow = 1.0;
+constexpr double kUnevenTouch = 0.91, kUnevenSight = 1.49, kUnevenFlow = 0.96;
 /// Middles of equal parts of a normal distribution, in an uneven number so that one is the mean
 /// heat.
 constexpr std::array<double, 5> kFiveParts{-1.2816, -0.5244, 0, 0.5244, 1.2816};
@@ -72,7 +74,7 @@ double saturated(double colour) {
 } // namespace
 
 FaceCrust::FaceCrust(double startK, double driedKgM2, double waterKgM3, std::size_t parts)
-    : count_(parts == kThreeParts.size() ? parts : kParts) {
+    : count_(parts == kThreeParts.size() ? parts : kParts), startK_(startK), warmedK_(startK) {
     for (Part& part : parts_) {
         part.topK = startK;
         part.missing += driedKgM2;
@@ -107,6 +109,13 @@ double FaceCrust::charredShare() const {
     return sum / static_cast<double>(count_);
 }
 
+double FaceCrust::dryLayerM() const {
+    double sum = 0;
+    for (const Part& part : parts())
+        sum += part.dryM;
+    return sum / static_cast<double>(count_);
+}
+
 /// What the parts of a face have in common at a moment.
 struct FaceCrust::Shared {
     double frontK = 0, boilingK = 0, latent = 0;
@@ -120,8 +129,12 @@ struct FaceCrust::Shared {
     double supply = 0;              ///< kg²/m⁴s: divided by what is missing it is what comes
     bool bare = false;              ///< nothing wet below
     bool filmed = false;
+    double startK = 0, warmedK = 0; ///< where the face began, and how far it has warmed
     CrustTraits traits;
 
+    double gain(const Gets& gets, double topK) const; ///< W/m² at the front's temperature
+    /// The same of one part, which is ahead of the mean or behind it.
+    void goAhead(const Gets& gets, double topK);
     Shared(const CrustMoment& at, const CrustTraits& food, const heat::Vapour& vapour)
         : boilingK(vapour.boilingK()), latent(vapour.latentAtBoiling()),
           inwardFlux(std::max(0.0, at.inwardFlux)), bare(at.driedThrough || food.waterKgM3 <= 0),
@@ -144,11 +157,12 @@ struct FaceCrust::Shared {
                 radiators[radiatorCount++] = {radiator.view * kStefanBoltzmann,
                                               radiator.kelvin.at(at.timeS)};
         boils = frontK > boilingK - 0.5;
-        dries = !boils && around.vapourPa && around.air;
-        if (dries) {
+        if (around.vapourPa && around.air) {
             filmH = around.air->h;
-            filmMass = vapour.wet(frontK, *around.vapourPa, kMostActive).mass;
+            filmMass =
+                vapour.wet(std::min(frontK, boilingK - 1), *around.vapourPa, kMostActive).mass;
         }
+        dries = !boils && filmH > 0;
         supply = 2.0 / 3 * kSupply * food.supply * vapour.diffusivity(frontK) * food.waterKgM3 *
                  food.waterKgM3 * at.waterLeft;
     }
@@ -156,13 +170,18 @@ struct FaceCrust::Shared {
 
 void FaceCrust::advance(const CrustMoment& at, const CrustTraits& traits,
                         const heat::Vapour& vapour, double seconds) {
-    const Shared shared(at, traits, vapour);
+    Shared shared(at, traits, vapour);
     const int steps = std::max(1, static_cast<int>(std::ceil(seconds / kLongestStepS)));
     const Unevenness& uneven = unevenness(count_);
-    for (std::size_t i = 0; i < count_; ++i)
+    warmUp(shared, seconds);
+    shared.startK = startK_;
+    shared.warmedK = warmedK_;
+    for (std::size_t i = 0; i < count_; ++i) {
+        const std::size_t gets = crossed_ ? count_ - 1 - i : i;
         for (int step = 0; step < steps; ++step)
-            advance(parts_[i], {uneven.touch[i], uneven.sight[i], uneven.flow[i]}, shared,
+            advance(parts_[i], {uneven.touch[gets], uneven.sight[gets], uneven.flow[gets]}, shared,
                     seconds / steps);
+    }
 }
 
 void FaceCrust::Part::heatUp(const Shared& s, const Gets& gets, double seconds) {
@@ -199,7 +218,41 @@ double FaceCrust::Part::dryOut(const Shared& s, double seconds) {
     return dryM > 0 ? 1 : std::sqrt(std::min(1.0, steam / std::max(supply, 1e-12)));
 }
 
-void FaceCrust::advance(Part& part, const Gets& gets, const Shared& s, double seconds) {
+double FaceCrust::Shared::gain(const Gets& gets, double topK) const {
+    double out =
+        gets.touch * (touchSource - touch * frontK) + gets.flow * (flowSource - flow * frontK);
+    for (std::size_t i = 0; i < radiatorCount; ++i) {
+        const auto& [strength, kelvin] = radiators[i];
+        out += gets.sight * strength * (kelvin * kelvin + topK * topK) * (kelvin + topK) *
+               (kelvin - frontK);
+    }
+    return out;
+}
+
+void FaceCrust::Shared::goAhead(const Gets& gets, double topK) {
+    const double mean = gain({1, 1, 1}, topK), own = gain(gets, topK);
+    if (mean <= 0 || own <= 0 || warmedK <= startK)
+        return;
+    const double ahead = std::pow(std::clamp(own / mean, 1 / kMostAhead, kMostAhead), kAhead);
+    const double ownK = std::min(boilingK, startK + ahead * (warmedK - startK));
+    boils = ownK > boilingK - 0.5;
+    dries = !boils && filmH > 0;
+    frontK = boils ? boilingK : ownK;
+    inwardFlux *= ahead;
+}
+
+void FaceCrust::warmUp(const Shared& shared, double seconds) {
+    warmedForS_ += seconds;
+    if (!shared.boils) {
+        warmedK_ = shared.frontK;
+        return;
+    }
+    warmedK_ = std::max(warmedK_, shared.boilingK) +
+               seconds * (shared.boilingK - startK_) / std::max(warmedForS_, 1.0);
+}
+
+void FaceCrust::advance(Part& part, const Gets& gets, Shared s, double seconds) {
+    s.goAhead(gets, part.topK);
     double dryness = s.bare ? 1 : 0;
     if (s.bare || s.filmed) {
         part.topK = s.frontK;

@@ -48,6 +48,10 @@ class FaceCrust {
     /// Standard deviation of the index over the face.
     double spread() const;
     double charredShare() const;
+    /// Mean thickness of the dry layer, m: thinner again after a while under a lid or foil.
+    double dryLayerM() const;
+    /// Turned crosswise: the parts that got most heat get least from now on.
+    void quarterTurn() { crossed_ = !crossed_; }
     /// Of the top of the layer at the mean heat.
     double topK() const { return parts_[count_ / 2].topK; }
     bool operator==(const FaceCrust&) const = default;
@@ -68,10 +72,15 @@ class FaceCrust {
         double dryOut(const Shared& shared, double seconds);
         bool operator==(const Part&) const = default;
     };
-    static void advance(Part& part, const Gets& gets, const Shared& shared, double seconds);
+    static void advance(Part& part, const Gets& gets, Shared shared, double seconds);
+    void warmUp(const Shared& shared, double seconds);
     std::span<const Part> parts() const { return {parts_.data(), count_}; }
     std::array<Part, kParts> parts_;
     std::size_t count_ = kParts;
+    bool crossed_ = false;
+    /// How far the face has warmed, K: its front's temperature and, while that boils, as if it went
+    /// on rising as fast; parts with more heat than the mean are ahead of it.
+    double startK_ = 293.15, warmedK_ = 293.15, warmedForS_ = 0;
 };
 
 } // namespace dynamet::cook

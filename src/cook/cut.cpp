@@ -60,6 +60,26 @@ double donenessOf(double kelvin, double greyingK) {
     return 1 + (kelvin - greyingK) / (kDriedK - greyingK);
 }
 
+std::array<double, kCrustPlaces> crustAlong(double index, double spread) {
+    // Middles of five equal parts of a normal distribution, in units of their own deviation.
+    constexpr double kFar = 1.4634, kNear = 0.5988;
+    constexpr std::array<double, 5> kParts{-kFar, -kNear, 0, kNear, kFar};
+    constexpr std::array<std::size_t, kCrustPlaces> kOrder{2, 3, 4, 4, 3, 2, 1, 0, 0, 1,
+                                                           2, 3, 4, 4, 3, 2, 1, 0, 0, 1};
+    std::array<double, kCrustPlaces> out{};
+    double over = 0; // what the palest would lack of nothing is taken from the others
+    for (std::size_t i = 0; i < out.size(); ++i) {
+        out[i] = index + spread * kParts[kOrder[i]];
+        over += std::min(0.0, out[i]);
+    }
+    double positive = 0;
+    for (double& place : out)
+        positive += place = std::max(0.0, place);
+    for (double& place : out)
+        place *= positive > 0 ? std::max(0.0, 1 + over / positive) : 1;
+    return out;
+}
+
 const Frame* frameAt(const std::vector<Frame>& frames, double timeS) {
     const Frame* out = frames.empty() ? nullptr : &frames.front();
     for (const Frame& frame : frames)

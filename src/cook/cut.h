@@ -24,6 +24,11 @@ double valueAt(const Section& section, const std::vector<double>& nodes, double 
 /// through at 100 °C; linear between, beyond 2 in a crust.
 double donenessOf(double kelvin, double greyingK);
 
+/// A crust as a picture shows it along a face: places whose index has this mean and standard
+/// deviation (never below 0), in patches as browning has them.
+constexpr std::size_t kCrustPlaces = 20;
+std::array<double, kCrustPlaces> crustAlong(double index, double spread);
+
 /// The frame to show at a moment: the latest one not after it; none when there are no frames.
 const Frame* frameAt(const std::vector<Frame>& frames, double timeS);
 

@@ -36,6 +36,7 @@ struct Frame {
     double timeS = 0;
     std::vector<double> peakSoFarK; ///< as `Section::peakK`, highest until then
     std::array<double, 3> browning{};
+    std::array<double, 3> crustSpread{}; ///< standard deviation of the index over each face
 };
 
 /// A stage as it went.
@@ -60,6 +61,7 @@ struct Outcome {
     std::array<double, 3> browning{};                        ///< index by face, mean over it
     std::array<double, 3> crustSpread{}; ///< its standard deviation over the face
     std::array<double, 3> charred{};     ///< share of the face that is black
+    std::array<double, 3> dryLayerM{};   ///< thickness of the crisp layer as it is served
     std::array<double, 3> raised{};      ///< the same for what rides proud of the face
     std::array<bool, 3> hasFace{true, true, false};
     double rimM = 0;                   ///< deepest grey rim of first and second face

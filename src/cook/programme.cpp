@@ -91,9 +91,10 @@ heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::
         lumped.startK = plate->value;
         lumped.contact = contact->value;
         lumped.heatCapacity = capacity->value;
-        lumped.burnerFlux = valueOr(see(Term::plateFlux), 0);
+        if (const FieldNumber* flux = see(Term::plateFlux))
+            lumped.burnerFlux = curveOf(field, *flux, sinceS);
         lumped.loss = valueOr(see(Term::plateLoss), 0);
-        lumped.ambientK = site.ambient.kelvin();
+        lumped.ambientK = valueOr(see(Term::plateAmbient), site.ambient.kelvin());
         if (const FieldNumber* set = see(Term::plateSet))
             lumped.setK = set->value;
         out.lumpedPlate = lumped;

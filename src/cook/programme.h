@@ -16,6 +16,15 @@ enum class Turning { never, once, often, rolled };
 const char* enumName(Turning turning);
 inline constexpr double kOftenTurnS = 60; ///< "often" means every minute
 
+/// What changes within a stage, `atS` after it began: the heat (a plate keeps its temperature), a
+/// turn crosswise, which brings other parts of a face to where the heat is strong.
+struct Change {
+    double atS = 0;
+    std::optional<kitchen::HeatField> field;
+    bool quarterTurn = false;
+    bool turned = false; ///< over
+};
+
 /// One stage as it is cooked: what was written, the heat of its place, and how it is turned.
 struct Stage {
     recipe::Stage written;
@@ -25,6 +34,10 @@ struct Stage {
     Turning turning = Turning::never;
     /// With it, "once" happens so long after the stage's start and not at half of its time.
     std::optional<double> turnAtS;
+    std::optional<double> turnAtCoreK; ///< "once" when the core first comes here
+    double everyS = kOftenTurnS;       ///< "often" means every so long
+    bool turnsAsItLeaves = false;
+    std::vector<Change> changes; ///< by time
 };
 
 /// Stages one after another, the last one for as long as it takes or says, then a rest at its site.

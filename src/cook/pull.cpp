@@ -15,13 +15,13 @@ constexpr int kMostPullRounds = 12;
 constexpr double kMostCarryOverK = 45;
 constexpr double kFarPastK = 0.5; // a goal is missed when it was passed by this before the end
 
-Result<bool> continueTo(Simulation& simulation, double untilS, const std::vector<double>& turns) {
-    for (double turn : turns) {
-        if (turn <= simulation.timeS() + 1e-9 || turn >= untilS)
+Result<bool> continueTo(Simulation& simulation, double untilS, const std::vector<Event>& events) {
+    for (const Event& event : events) {
+        if (event.atS <= simulation.timeS() + 1e-9 || event.atS >= untilS)
             continue;
-        if (const auto done = simulation.cookUntil(turn); !done)
+        if (const auto done = simulation.cookUntil(event.atS); !done)
             return done;
-        simulation.turn();
+        happen(simulation, event);
     }
     return simulation.cookUntil(untilS);
 }
@@ -38,16 +38,15 @@ Result<Outcome> pullAt(Simulation& simulation, const CookedSoFar& passed, double
                        const Programme& programme) {
     const Simulation::Moment* from = latestBefore(passed.last.kept, pullS);
     simulation.restore(from ? *from : passed.last.kept.front());
-    const auto& turns = passed.last.turns;
-    if (const auto done = continueTo(simulation, pullS, turns); !done)
+    const auto& events = passed.last.events;
+    if (const auto done = continueTo(simulation, pullS, events); !done)
         return tl::unexpected(done.error());
     Outcome outcome;
     outcome.stages = passed.stages;
     outcome.lastStartS = passed.startS;
     if (const auto done = restAfter(simulation, programme, outcome, nullptr); !done)
         return tl::unexpected(done.error());
-    if (!turns.empty() && turns.front() < pullS)
-        outcome.turnS = turns.front();
+    outcome.turnS = firstTurnS(events, pullS);
     return outcome;
 }
 
@@ -119,7 +118,7 @@ struct LastStage {
     CoreGoal goal;
     PullIdea idea = {};
 
-    Result<void> forward(const TurnPlan& plan) {
+    Result<void> forward(const StagePlan& plan) {
         simulation.restore(first);
         auto last = forwardTurned(simulation, goal, plan, nullptr);
         if (!last)
@@ -133,7 +132,7 @@ struct LastStage {
                                      Number{programme.longestS / 3600, 0, "h"}}});
     }
     Result<Outcome> pulled(std::optional<double> turnAtS, double toleranceK) {
-        if (const auto done = forward({programme.last().turning, turnAtS}); !done)
+        if (const auto done = forward(planOf(programme.last(), turnAtS)); !done)
             return tl::unexpected(done.error());
         return pulledAgain(toleranceK);
     }
@@ -152,8 +151,10 @@ Result<Outcome> pulledAtHalf(LastStage& last, std::optional<double> guessS, doub
     constexpr int kMostRounds = 6;
     constexpr double kRoughly = 0.3, kTurnPeakK = 0.3;
     if (!guessS) {
-        if (const auto rough = last.forward({Turning::once, std::nullopt, firstGuess, kRoughly});
-            !rough)
+        StagePlan plan = planOf(last.programme.last(), {});
+        plan.guessS = firstGuess;
+        plan.nearShare = kRoughly;
+        if (const auto rough = last.forward(plan); !rough)
             return tl::unexpected(rough.error());
         guessS = last.passed.last.passage.reachedS - last.passed.startS;
     }
@@ -173,7 +174,8 @@ Result<Outcome> pulledAtHalf(LastStage& last, std::optional<double> guessS, doub
 } // namespace
 
 bool seeksTurn(const Programme& programme) {
-    return programme.last().turning == Turning::once && !programme.last().turnAtS;
+    return programme.last().turning == Turning::once && !programme.last().turnAtS &&
+           !programme.last().turnAtCoreK;
 }
 
 Result<Outcome> solveLast(Simulation& simulation, CookedSoFar& passed,
@@ -186,8 +188,12 @@ Result<Outcome> solveLast(Simulation& simulation, CookedSoFar& passed,
         target,
         simulation.moment(),
         {target.coreK, passed.startS + programme.longestS, target.coreK - kMostCarryOverK}};
-    if (!seeksTurn(programme))
-        return last.pulled(programme.last().turnAtS, kPeakToleranceK);
+    if (!seeksTurn(programme)) {
+        const auto turnAtS = saidTurnS(simulation, programme.last(), last.goal.untilS);
+        if (!turnAtS)
+            return tl::unexpected(turnAtS.error());
+        return last.pulled(*turnAtS, kPeakToleranceK);
+    }
     return pulledAtHalf(last, guessS > 0 ? std::optional(guessS) : std::nullopt, firstGuessS(piece),
                         nearShareOf(effort));
 }

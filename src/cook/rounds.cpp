@@ -11,7 +11,7 @@ namespace dynamet::cook {
 double plateAfter(const heat::LumpedPlate& plate, double startK, double seconds) {
     constexpr double kStepS = 0.5; // well below a plate's seconds per kelvin
     const auto rate = [&](double kelvin) {
-        return (burnerOf(plate, kelvin).first - plate.loss * (kelvin - plate.ambientK)) /
+        return (burnerOf(plate, kelvin, 0).first - plate.loss * (kelvin - plate.ambientK)) /
                plate.heatCapacity;
     };
     double kelvin = startK;

@@ -74,9 +74,11 @@ Section Simulation::section() const {
 }
 
 Frame Simulation::frame() const {
-    Frame out{timeS(), peakNodes(), {}};
-    for (std::size_t face = 0; face < 3; ++face)
+    Frame out{timeS(), peakNodes(), {}, {}};
+    for (std::size_t face = 0; face < 3; ++face) {
         out.browning[face] = moment_.crust[face].index();
+        out.crustSpread[face] = moment_.crust[face].spread();
+    }
     return out;
 }
 
@@ -87,6 +89,7 @@ void Simulation::fill(Outcome& outcome) {
         outcome.browning[face] = crust.index();
         outcome.crustSpread[face] = crust.spread();
         outcome.charred[face] = crust.charredShare();
+        outcome.dryLayerM[face] = crust.dryLayerM();
     }
     outcome.raised = moment_.raised;
     for (const auto face : {heat::bottomFace, heat::topFace, heat::sideFace})
@@ -130,7 +133,8 @@ void Simulation::fill(Outcome& outcome) {
             outcome.juiceShare *= food::kSaltedJuice;
         outcome.juiceU = food::kJuiceLossU * outcome.juiceShare;
     }
-    outcome.weightLossShare = outcome.waterLossShare() * piece_.food.composition.water;
+    outcome.weightLossShare =
+        outcome.waterLossShare() * food::waterShareOf(piece_.food, piece_.thicknessM);
 }
 
 } // namespace dynamet::cook

@@ -31,6 +31,7 @@ class Simulation {
         double dangerS = 0, hottestTouchK = 0;
         double smokesFromS = std::numeric_limits<double>::quiet_NaN();
         double corePeakK = 0, corePeakS = 0; ///< so far, at the ends of steps
+        std::size_t segment = 0;             ///< of the stage: how often its heat has changed
     };
     const Moment& moment();
     double coreOf(const Moment& moment) const { return solver_.coreOf(moment.state); }
@@ -41,6 +42,8 @@ class Simulation {
     /// Changes the surroundings: a stage's field, or its edges on the plate. A fire's curve begins
     /// with the stage, or goes on when the stage before had the same field.
     void beginStage(const Stage& stage);
+    /// Within a stage: other heat, in which a plate keeps its temperature, or a turn crosswise.
+    void change(const Change& change);
     /// A rest, or a wait between stages.
     void beginRest(const recipe::Rest& rest, const kitchen::Site& site);
     /// Cooks up to a time; `stop` (may be empty) ends it early and is asked after every step.
@@ -62,8 +65,11 @@ class Simulation {
     explicit Simulation(heat::PieceSolver solver) : solver_(std::move(solver)) {}
     /// The food's face that looks this way now.
     std::size_t foodFace(heat::FaceIndex face) const;
-    void surround(const heat::FaceBoundary& bottom, const heat::FaceBoundary& top,
-                  const heat::FaceBoundary& side);
+    using Surroundings = std::array<heat::FaceBoundary, 3>; ///< bottom, top, side
+    Surroundings surroundingsIn(const kitchen::HeatField& field) const;
+    void surround(const Surroundings& around);
+    /// The state now, with the temperatures that plates had before where they are still there.
+    heat::PieceState withPlatesOf(const heat::PieceState& before, const Surroundings& were) const;
     struct Touch {
         double kelvin, contact;
     };
@@ -85,9 +91,17 @@ class Simulation {
     std::vector<std::size_t> organisms_;
     double smokeK_ = std::numeric_limits<double>::infinity();
     kitchen::HeatField field_; ///< of the stage
+    kitchen::Site site_;
+    std::string vesselId_; ///< that it lies in
+    bool edgesDown_ = false;
     double fieldSinceS_ = 0;
-    std::array<heat::FaceBoundary, 3> around_;
-    std::array<heat::FaceBoundary, 3> stage_; ///< of the last stage, to come back to
+    Surroundings around_;
+    struct Segment { ///< of a stage, between two changes of its heat
+        kitchen::HeatField field;
+        double sinceS = 0;
+        Surroundings around;
+    };
+    std::vector<Segment> segments_; ///< of the stage so far, to come back to
     CrustTraits traits_;
     double crustStepShare_ = kFull.crustStepShare;
     std::vector<double> killBefore_;

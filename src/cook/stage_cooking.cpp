@@ -16,19 +16,64 @@ constexpr double kNearLeavingK = 8;
 
 } // namespace
 
-std::vector<double> turnTimes(Turning turning, std::optional<double> turnAtS, double startS,
-                              double takesS, double untilS) {
-    std::vector<double> out;
-    if (turning == Turning::once)
-        out.push_back(startS + turnAtS.value_or(takesS / 2));
-    if (turning == Turning::often)
-        for (double t = startS + kOftenTurnS; t < untilS; t += kOftenTurnS)
-            out.push_back(t);
+StagePlan planOf(const Stage& stage, std::optional<double> turnAtS) {
+    StagePlan out;
+    out.turning = stage.turning;
+    out.turnAtS = turnAtS;
+    out.everyS = stage.everyS;
+    out.changes = stage.changes;
+    if (stage.turnAtCoreK && !turnAtS) // its core never comes there
+        out.turning = Turning::never;
     return out;
 }
 
+std::vector<Event> eventsOf(const StagePlan& plan, double startS, double takesS, double untilS) {
+    std::vector<Event> out;
+    if (plan.turning == Turning::once)
+        out.push_back({startS + plan.turnAtS.value_or(takesS / 2)});
+    if (plan.turning == Turning::often)
+        for (double t = startS + plan.everyS; t < untilS; t += plan.everyS)
+            out.push_back({t});
+    for (const Change& change : plan.changes)
+        if (startS + change.atS < untilS)
+            out.push_back({startS + change.atS, &change});
+    std::stable_sort(out.begin(), out.end(),
+                     [](const Event& a, const Event& b) { return a.atS < b.atS; });
+    return out;
+}
+
+double firstTurnS(const std::vector<Event>& events, double endS) {
+    for (const Event& event : events)
+        if (event.atS < endS && (!event.change || event.change->turned))
+            return event.atS;
+    return std::numeric_limits<double>::quiet_NaN();
+}
+
+Result<std::optional<double>> saidTurnS(Simulation& simulation, const Stage& stage, double untilS) {
+    if (stage.turnAtS || !stage.turnAtCoreK || stage.turning != Turning::once)
+        return stage.turnAtS;
+    const Simulation::Moment first = simulation.moment();
+    StagePlan plan = planOf(stage, {});
+    plan.turning = Turning::never;
+    const auto passed = forward(simulation, {*stage.turnAtCoreK, untilS, 1e9},
+                                eventsOf(plan, first.state.timeS, 0, untilS), nullptr, nullptr);
+    if (!passed)
+        return tl::unexpected(passed.error());
+    simulation.restore(first);
+    if (!std::isfinite(passed->reachedS))
+        return std::optional<double>{};
+    return std::optional(passed->reachedS - first.state.timeS);
+}
+
+void happen(Simulation& simulation, const Event& event) {
+    if (!event.change || event.change->turned)
+        simulation.turn();
+    if (event.change)
+        simulation.change(*event.change);
+}
+
 Result<CoreReach> forward(Simulation& simulation, const CoreGoal& goal,
-                          const std::vector<double>& turns, std::vector<Simulation::Moment>* kept,
+                          const std::vector<Event>& events, std::vector<Simulation::Moment>* kept,
                           Recorder* recorder) {
     CoreReach out;
     const auto watch = [&](const heat::StepReport& step) {
@@ -47,17 +92,16 @@ Result<CoreReach> forward(Simulation& simulation, const CoreGoal& goal,
         out.reachedS = simulation.timeS();
         return out;
     }
-    std::size_t turned = 0;
+    std::size_t passed = 0;
     while (true) {
         const double next =
-            turned < turns.size() ? std::min(turns[turned], goal.untilS) : goal.untilS;
+            passed < events.size() ? std::min(events[passed].atS, goal.untilS) : goal.untilS;
         const auto done = simulation.cookUntil(next, watch);
         if (!done)
             return tl::unexpected(done.error());
         if (!*done || simulation.timeS() >= goal.untilS)
             return out;
-        simulation.turn();
-        ++turned;
+        happen(simulation, events[passed++]);
         if (kept && simulation.solver().coreK() > goal.keepAboveK)
             kept->push_back(simulation.moment());
     }
@@ -74,7 +118,7 @@ double nearShareOf(const Effort& effort) {
 }
 
 Result<TurnedStage> forwardTurned(Simulation& simulation, const CoreGoal& goal,
-                                  const TurnPlan& plan, Recorder* recorder) {
+                                  const StagePlan& plan, Recorder* recorder) {
     constexpr int kMostRounds = 6;
     const double start = simulation.timeS();
     const Simulation::Moment first = simulation.moment();
@@ -84,8 +128,8 @@ Result<TurnedStage> forwardTurned(Simulation& simulation, const CoreGoal& goal,
     const auto once = [&](Recorder* noting) -> Result<void> {
         simulation.restore(first);
         out.kept.assign(1, first);
-        out.turns = turnTimes(plan.turning, plan.turnAtS, start, guess, goal.untilS);
-        const auto passed = forward(simulation, goal, out.turns, &out.kept, noting);
+        out.events = eventsOf(plan, start, guess, goal.untilS);
+        const auto passed = forward(simulation, goal, out.events, &out.kept, noting);
         if (!passed)
             return tl::unexpected(passed.error());
         out.passage = *passed;
@@ -117,11 +161,13 @@ Result<StageOutcome> cookStage(Simulation& simulation, const recipe::FoodPiece& 
     const double leaveK = end.coreK.value_or(1e9);
     const CoreGoal goal{leaveK, out.startS + (timed ? end.afterS : kLongestStageS),
                         leaveK - kNearLeavingK};
-    const auto settled =
-        forwardTurned(simulation, goal,
-                      {stage.turning, stage.turnAtS, timed ? end.afterS : firstGuessS(piece),
-                       nearShareOf(effort)},
-                      recorder);
+    const auto turnAtS = saidTurnS(simulation, stage, goal.untilS);
+    if (!turnAtS)
+        return tl::unexpected(turnAtS.error());
+    StagePlan plan = planOf(stage, *turnAtS);
+    plan.guessS = timed ? end.afterS : firstGuessS(piece);
+    plan.nearShare = nearShareOf(effort);
+    const auto settled = forwardTurned(simulation, goal, plan, recorder);
     if (!settled)
         return tl::unexpected(settled.error());
     const CoreReach& passage = settled->passage;
@@ -136,8 +182,9 @@ Result<StageOutcome> cookStage(Simulation& simulation, const recipe::FoodPiece& 
     }
     out.endS = simulation.timeS();
     out.leaveK = simulation.solver().coreK();
-    if (!settled->turns.empty() && settled->turns.front() < out.endS)
-        out.turnS = settled->turns.front();
+    out.turnS = firstTurnS(settled->events, out.endS);
+    if (stage.turnsAsItLeaves)
+        simulation.turn();
     return out;
 }
 

@@ -6,6 +6,7 @@
 #include "quantity/enum_words.h"
 #include "quantity/temperature.h"
 
+#include <algorithm>
 #include <array>
 #include <cmath>
 #include <fmt/format.h>
@@ -41,6 +42,13 @@ std::optional<SlowChange> slowChange(const json& row, const char* key) {
                       change.at("activation_kJ_mol").get<double>() * 1000};
 }
 
+Composition compositionOf(const json& row) {
+    const auto share = [&row](const char* key) { return row.at(key).get<double>(); };
+    const Composition raw{share("water"),        share("protein"), share("fat"),
+                          share("carbohydrate"), share("fibre"),   share("ash")};
+    return normalised(raw).value_or(Composition{});
+}
+
 std::vector<Food> readFoods() {
     std::vector<Food> out;
     for (const json& row : foodTable().at("foods")) {
@@ -49,9 +57,12 @@ std::vector<Food> readFoods() {
         food.name = row.at("name").get<std::string>();
         food.foodClass = row.at("class").get<std::string>();
         const auto share = [&row](const char* key) { return row.at(key).get<double>(); };
-        const Composition raw{share("water"),        share("protein"), share("fat"),
-                              share("carbohydrate"), share("fibre"),   share("ash")};
-        food.composition = normalised(raw).value_or(Composition{});
+        food.composition = compositionOf(row);
+        if (row.contains("lid")) {
+            const json& lid = row.at("lid");
+            food.lid = Lid{compositionOf(lid), lid.at("thickness_mm").get<double>() / 1000,
+                           lid.value("porosity", 0.0)};
+        }
         food.waterU = share("u_water");
         food.greyingK = share("greying_C") + kZeroCelsiusK;
         food.freezingC = share("freezing_C");
@@ -100,6 +111,20 @@ bool standsInDish(const Food& food) {
 
 bool seenFromAbove(const Food& food) {
     return food.body == Body::baked || food.body == Body::potted || food.body == Body::liquid;
+}
+
+bool isPoured(const Food& food) {
+    return food.body == Body::runny;
+}
+
+double waterShareOf(const Food& food, double thicknessM) {
+    if (!food.lid)
+        return food.composition.water;
+    const double lidM = std::min(food.lid->thicknessM, thicknessM);
+    const double lidWater = lidM * (1 - food.lid->porosity) * waterPerVolume(food.lid->composition);
+    const double below = (thicknessM - lidM) * waterPerVolume(food.composition);
+    const double mass = below / food.composition.water + lidWater / food.lid->composition.water;
+    return (below + lidWater) / mass;
 }
 
 const std::vector<Food>& shippedFoods() {

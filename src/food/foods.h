@@ -40,6 +40,14 @@ struct Mixing {
     bool operator==(const Mixing&) const = default;
 };
 
+/// A lid of something else on a filling: the dough of a cobbler. It has the face.
+struct Lid {
+    Composition composition;
+    double thicknessM = 0;
+    double porosity = 0;
+    bool operator==(const Lid&) const = default;
+};
+
 /// A food: composition, where it comes from, and what the outcome is judged by. SI.
 struct Food {
     std::string id;
@@ -55,6 +63,7 @@ struct Food {
     bool crisp = false;     ///< chips, bacon: a hundredth of the weight makes it crisp or not
     std::optional<SlowChange> softening, rendering;
     Mixing mixing;
+    std::optional<Lid> lid; ///< the composition is then the filling's, `browning` the lid's
     Body body = Body::solid;
     std::string shape = "slab"; ///< the usual shape, and its measures
     double thicknessM = 0.03, widthM = 0.1;
@@ -69,6 +78,11 @@ bool standsInDish(const Food& food);
 /// Such food that stays in it is seen from above: its top alone has a colour that counts. A cake
 /// comes out of its tin.
 bool seenFromAbove(const Food& food);
+
+/// Poured into a pan it wets it: fat and food leave no gap.
+bool isPoured(const Food& food);
+/// Water by mass of the whole dish, its lid included, at a thickness.
+double waterShareOf(const Food& food, double thicknessM);
 
 /// The shipped foods, in their order; read once.
 const std::vector<Food>& shippedFoods();

@@ -85,15 +85,16 @@ FaceFlux fluxInto(const FaceBoundary& face, const Vapour& vapour, const Surface&
     return out;
 }
 
-std::pair<double, double> burnerOf(const LumpedPlate& plate, double plateK) {
+std::pair<double, double> burnerOf(const LumpedPlate& plate, double plateK, double timeS) {
+    const double full = plate.burnerFlux.at(timeS);
     if (!plate.setK)
-        return {plate.burnerFlux, 0};
+        return {full, 0};
     const double share = (*plate.setK + kThermostatBandK / 2 - plateK) / kThermostatBandK;
     if (share >= 1)
-        return {plate.burnerFlux, 0};
+        return {full, 0};
     if (share <= 0)
         return {0, 0};
-    return {plate.burnerFlux * share, -plate.burnerFlux / kThermostatBandK};
+    return {full * share, -full / kThermostatBandK};
 }
 
 } // namespace dynamet::heat

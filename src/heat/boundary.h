@@ -52,7 +52,7 @@ struct LumpedPlate {
     double startK = 0;
     double contact = 0;
     double heatCapacity = 0; ///< J/m²K
-    double burnerFlux = 0;   ///< W/m²
+    TimeCurve burnerFlux;    ///< W/m²
     double loss = 0;         ///< W/m²K
     double ambientK = 293.15;
     double areaRatio = 1;
@@ -114,6 +114,6 @@ FaceFlux fluxInto(const FaceBoundary& face, const Vapour& vapour, const Surface&
                   double timeS);
 
 /// What a lumped plate's burner gives at its temperature, W/m², and the slope of that.
-std::pair<double, double> burnerOf(const LumpedPlate& plate, double plateK);
+std::pair<double, double> burnerOf(const LumpedPlate& plate, double plateK, double timeS);
 
 } // namespace dynamet::heat

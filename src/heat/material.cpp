@@ -81,6 +81,15 @@ Material::Material(const food::Composition& composition, double freezingC, bool 
     frozen_.back().capacity = frozen_[frozen_.size() - 2].capacity;
 }
 
+Material::Material(const food::Food& food, bool withIce)
+    : Material(food.composition, food.freezingC, withIce, food.porosity, food.mixing) {
+    if (!food.lid)
+        return;
+    lid_ = std::make_shared<Material>(food.lid->composition, food.freezingC, withIce,
+                                      food.lid->porosity);
+    lidM_ = food.lid->thicknessM;
+}
+
 Material::Row Material::row(double kelvin) const {
     double share = 0;
     const std::size_t i = at(kelvin, share);

@@ -5,6 +5,7 @@
 
 #include "food/foods.h"
 
+#include <memory>
 #include <optional>
 #include <vector>
 
@@ -34,8 +35,12 @@ class Material {
     /// sets, over 10 K, and as long as it has water to move in.
     explicit Material(const food::Composition& composition, double freezingC = kUsualFreezingC,
                       bool withIce = true, double porosity = 0, const food::Mixing& mixing = {});
-    explicit Material(const food::Food& food, bool withIce = true)
-        : Material(food.composition, food.freezingC, withIce, food.porosity, food.mixing) {}
+    /// With its lid, if it has one.
+    explicit Material(const food::Food& food, bool withIce = true);
+    /// What lies on top, to the depth `lidM`; nullptr = the piece is the same all through. Its ice
+    /// begins where the filling's does.
+    const Material* lid() const { return lid_.get(); }
+    double lidM() const { return lidM_; }
 
     double waterPerVolume() const { return water0_; } ///< kg/m³ at the start; 0 = dry
     double dryRatio() const { return dryRatio_; } ///< fat-free dry matter per water at the start
@@ -85,6 +90,8 @@ class Material {
     double frozenEnthalpy(double kelvin) const;
     double thawedTo(double enthalpy) const;
 
+    std::shared_ptr<const Material> lid_;
+    double lidM_ = 0;
     double water0_ = 0, freezingK_ = -1e9;
     bool mixes_ = false;
     double dryRatio_ = 0; ///< fat-free dry matter per water at the start

@@ -6,10 +6,10 @@
 
 namespace dynamet::heat {
 
-Surface surfaceAt(const PieceMesh& m, double kelvin, double waterLeft) {
+Surface surfaceAt(const PieceMesh& m, std::size_t row, double kelvin, double waterLeft) {
     Surface out{kelvin};
     if (!m.dry && kelvin > m.material->freezingK())
-        out.activity = m.material->waterActivity(waterLeft, out.activitySlope);
+        out.activity = m.made[row]->waterActivity(waterLeft, out.activitySlope);
     return out;
 }
 
@@ -17,7 +17,7 @@ void PieceRates::Work::addSlot(FaceIndex face, std::size_t slot, std::size_t row
     // A standing film gives its water before the food does.
     const bool film = start.film[slot] > 0;
     const FaceFlux q = fluxInto(r.boundary[face], *m.vapour,
-                                surfaceAt(m, kelvin[row], film ? 1 : water[row]), timeS);
+                                surfaceAt(m, row, kelvin[row], film ? 1 : water[row]), timeS);
     out.heat[row] += area * q.flux;
     if (!film)
         out.evaporation[slot] = q.evaporation;
@@ -29,7 +29,7 @@ void PieceRates::Work::addSlot(FaceIndex face, std::size_t slot, std::size_t row
         out.film[slot] -= q.evaporation;
         return;
     }
-    const double share = area / m.material->waterPerVolume();
+    const double share = area / m.water0[row];
     out.water[row] -= share * q.evaporation;
     if (jacobian) {
         (face == sideFace ? r.water.across.mid : r.water.up.mid)[row] -= share * q.evaporationSlope;
@@ -45,7 +45,7 @@ void PieceRates::Work::addPlate(FaceIndex face, std::size_t column) {
                       own = below ? node - 1 : node + 1;
     const double area = m.faceArea[below ? column : m.columns + column];
     const double contact = area * plate.contact, passed = contact * (kelvin[own] - kelvin[node]);
-    const auto [burner, slope] = burnerOf(plate, kelvin[own]);
+    const auto [burner, slope] = burnerOf(plate, kelvin[own], timeS);
     const double plateArea = plate.areaRatio * area;
     out.heat[node] += passed;
     out.heat[own] = plateArea * (burner - plate.loss * (kelvin[own] - plate.ambientK)) - passed;
@@ -93,7 +93,7 @@ void PieceRates::Work::addSidePlate(std::size_t node) {
     const std::size_t i = m.row(m.columns - 1, node);
     const double area = m.faceArea[2 * m.columns + node];
     const double flux = plate.contact * (sidePlate[node] - kelvin[i]);
-    const auto [burner, slope] = burnerOf(plate, sidePlate[node]);
+    const auto [burner, slope] = burnerOf(plate, sidePlate[node], timeS);
     const double capacity = plate.areaRatio * plate.heatCapacity;
     out.heat[i] += area * flux;
     out.sidePlate[node] =

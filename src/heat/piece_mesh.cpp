@@ -65,6 +65,23 @@ void measure(PieceMesh& m) {
             m.capNodes += m.piece.thicknessM - up < m.piece.fatCapM;
 }
 
+/// Which rows are lid and which are what it covers.
+void fillRows(PieceMesh& m) {
+    const Material* lid = hasTwoFaces(m.piece.shape) ? m.material->lid() : nullptr;
+    if (lid)
+        for (double up : m.grid.up)
+            m.lidNodes += m.piece.thicknessM - up < m.material->lidM();
+    m.made.assign(m.rows(), m.material.get());
+    for (std::size_t x = 0; x < m.columns; ++x)
+        for (std::size_t y = m.nodes - m.lidNodes; y < m.nodes; ++y)
+            m.made[m.row(x, y)] = lid;
+    m.water0.assign(m.rows(), 0);
+    for (std::size_t i = 0; i < m.rows(); ++i) {
+        m.water0[i] = m.made[i]->waterPerVolume();
+        m.totalWater += m.volume[i] * m.water0[i];
+    }
+}
+
 /// Pieces of face in the order bottom, top (a column each), side (a node each), and which of them
 /// is nearest to a node: that is where its steam leaves.
 void numberSlots(PieceMesh& m) {
@@ -136,6 +153,7 @@ Result<PieceMesh> meshOf(const Piece& piece, std::shared_ptr<const Material> mat
     m.watery = water && options.boiling;
     m.dry = !water || !options.moisture;
     measure(m);
+    fillRows(m);
     numberSlots(m);
     return m;
 }

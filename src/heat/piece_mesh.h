@@ -47,14 +47,17 @@ struct PieceMesh {
     Grid grid;
     std::size_t nodes = 0, columns = 0, plates = 1, stride = 0, coreRow = 0;
     std::vector<double> volume, reachUp, reachAcross; ///< by row; area/distance to the next
-    double totalVolume = 0;
-    std::vector<double> faceArea;       ///< by piece of face
-    std::vector<std::size_t> slotOfRow; ///< nearest piece of face: where a node's steam leaves
-    std::vector<char> onFace;           ///< a row that is the face itself
-    std::size_t capNodes = 0;           ///< fat, counted from the food's second face
-    std::vector<double> stoneSpan;      ///< thickness of a stone's layers as a share of the whole
-    bool dry = true;                    ///< no water or none that moves
-    bool watery = false;                ///< water can boil
+    double totalVolume = 0, totalWater = 0; ///< m³ and kg, per what a row's volume is per
+    std::vector<const Material*> made;      ///< by row
+    std::vector<double> water0;             ///< kg/m³ by row at the start
+    std::size_t lidNodes = 0;               ///< counted from the top
+    std::vector<double> faceArea;           ///< by piece of face
+    std::vector<std::size_t> slotOfRow;     ///< nearest piece of face: where a node's steam leaves
+    std::vector<char> onFace;               ///< a row that is the face itself
+    std::size_t capNodes = 0;               ///< fat, counted from the food's second face
+    std::vector<double> stoneSpan; ///< thickness of a stone's layers as a share of the whole
+    bool dry = true;               ///< no water or none that moves
+    bool watery = false;           ///< water can boil
 
     std::size_t rows() const { return columns * stride; }
     std::size_t faceSlots() const { return 2 * columns + nodes; }
@@ -66,11 +69,13 @@ struct PieceMesh {
     bool hasFace(FaceIndex face, bool turned) const;
     /// How far a node lies from the nearest face, m.
     double nearestFaceM(std::size_t column, std::size_t node) const;
-    /// kg/m² through a piece of face of so much water, in shares of a full node times m³.
-    double throughFace(std::size_t slot, double shareM3) const {
+    /// kg/m² through a piece of face of so much water of a row, in shares of a full node times m³.
+    double throughFace(std::size_t slot, std::size_t ofRow, double shareM3) const {
         const double area = faceArea[slot];
-        return area > 0 ? shareM3 * material->waterPerVolume() / area : 0;
+        return area > 0 ? shareM3 * water0[ofRow] / area : 0;
     }
+    /// What a face is made of; only the upper one may be a lid.
+    const Material& madeOf(FaceIndex face) const { return *made[middleRow(face)]; }
 };
 
 /// invalidArgument: measures, start temperature, cells or tolerance out of range.

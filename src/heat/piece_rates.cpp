@@ -27,9 +27,9 @@ void PieceRates::Work::properties() {
         const std::size_t first = m.row(x, 0);
         for (std::size_t i = first; i < first + m.nodes; ++i) {
             if (water[i] == 1)
-                m.material->full(kelvin[i], r.capacity_[i], r.conductivity_[i]);
+                m.made[i]->full(kelvin[i], r.capacity_[i], r.conductivity_[i]);
             else
-                m.material->partial(kelvin[i], water[i], r.capacity_[i], r.conductivity_[i]);
+                m.made[i]->partial(kelvin[i], water[i], r.capacity_[i], r.conductivity_[i]);
         }
         if (!r.waterMoves(m))
             continue;
@@ -39,7 +39,7 @@ void PieceRates::Work::properties() {
                                     : 0;
         if (m.material->mixesWater())
             for (std::size_t i = first; i < first + m.nodes; ++i)
-                r.diffusivity_[i] += m.material->movingShare(kelvin[i], water[i]) *
+                r.diffusivity_[i] += m.made[i]->movingShare(kelvin[i], water[i]) *
                                      r.conductivity_[i] / r.capacity_[i];
     }
 }
@@ -94,13 +94,13 @@ void PieceRates::Work::pass(std::size_t i, std::size_t j, double reach,
     const double rise = kelvin[j] - kelvin[i];
     double into = g * rise, carried = 0;
     couple(heatCoupling, g);
-    if (r.waterMoves(m)) {
+    if (r.waterMoves(m) && m.made[i] == m.made[j]) { // a lid keeps what it has
         const double d = reach * 0.5 * (r.diffusivity_[i] + r.diffusivity_[j]);
         const double flow = d * (water[j] - water[i]);
         if (flow != 0 && arrivesHot(flow > 0 ? i : j)) {
             steamBetween(flow > 0 ? i : j, flow > 0 ? j : i, std::abs(flow));
         } else {
-            carried = 0.5 * kWaterHeat * m.material->waterPerVolume() * flow * rise;
+            carried = 0.5 * kWaterHeat * m.water0[i] * flow * rise;
             out.water[i] += flow;
             out.water[j] -= flow;
         }
@@ -136,7 +136,7 @@ bool PieceRates::Work::arrivesHot(std::size_t row) const {
 void PieceRates::Work::steamBetween(std::size_t dry, std::size_t wet, double flow) const {
     const double boiling = m.vapour->boilingK();
     const double warming = kWaterHeat * std::max(0.0, boiling - kelvin[wet]);
-    const double each = (m.vapour->latentAtBoiling() + warming) * m.material->waterPerVolume();
+    const double each = (m.vapour->latentAtBoiling() + warming) * m.water0[wet];
     const double over = kelvin[dry] - boiling, span = kelvin[dry] - kelvin[wet];
     const double lever = span > 0 ? std::clamp(over / span, 0.0, 1.0) : 0.5;
     flow /= 1 - kShorterWay * lever;
@@ -144,7 +144,7 @@ void PieceRates::Work::steamBetween(std::size_t dry, std::size_t wet, double flo
     out.heat[wet] -= lever * flow * each;
     out.heat[dry] -= (1 - lever) * flow * each;
     const std::size_t slot = m.slotOfRow[dry];
-    out.steam[slot] += m.throughFace(slot, flow);
+    out.steam[slot] += m.throughFace(slot, wet, flow);
 }
 
 /// A wet node at the boiling point that still gains heat stays there: the heat makes steam.
@@ -152,7 +152,7 @@ void PieceRates::Work::boil() {
     if (!m.watery)
         return;
     const double boiling = m.vapour->boilingK() - kBoilingSlackK;
-    const double latent = m.vapour->latentAtBoiling() * m.material->waterPerVolume();
+    const double latent = m.vapour->latentAtBoiling();
     for (std::size_t x = 0; x < m.columns; ++x) {
         const std::size_t first = m.row(x, 0);
         for (std::size_t i = first; i < first + m.nodes; ++i) {
@@ -165,11 +165,11 @@ void PieceRates::Work::boil() {
             }
             if (out.heat[i] <= 0)
                 continue;
-            const double steam = out.heat[i] / latent; // (share of water) m³/s
+            const double steam = out.heat[i] / (latent * m.water0[i]); // (share of water) m³/s
             out.heat[i] = 0;
             const std::size_t slot = m.slotOfRow[i];
             const bool film = start.film[slot] > 0;
-            const double mass = m.throughFace(slot, steam);
+            const double mass = m.throughFace(slot, i, steam);
             auto& leaves = film ? out.film : m.onFace[i] ? out.evaporation : out.steam;
             leaves[slot] += film ? -mass : mass;
             if (!film)

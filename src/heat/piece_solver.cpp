@@ -19,6 +19,8 @@ void addKinks(const FaceBoundary& face, std::vector<double>& out) {
         r.kelvin.kinks(out);
     if (face.plate)
         face.plate->kelvin.kinks(out);
+    if (face.lumpedPlate)
+        face.lumpedPlate->burnerFlux.kinks(out);
     if (face.liquid)
         face.liquid->kelvin.kinks(out);
 }
@@ -72,14 +74,15 @@ PieceSolver::WetFront PieceSolver::wetFrontUnder(FaceIndex face) const {
     std::size_t depth = 0;
     while (depth < count && state_.waterLeft[rowAt(depth)] <= 0)
         ++depth;
-    out.none = m.dry || depth >= count / 2;
+    const std::size_t deepest = face == topFace && m.lidNodes > 0 ? m.lidNodes : count / 2;
+    out.none = m.dry || depth >= deepest;
     const std::size_t at = rowAt(out.none ? 0 : depth);
     out.kelvin = state_.kelvin[at];
     if (out.none || depth + 1 >= count)
         return out;
     out.waterLeft = state_.waterLeft[at];
     double capacity = 0, conductivity = 0;
-    m.material->partial(out.kelvin, out.waterLeft, capacity, conductivity);
+    m.made[at]->partial(out.kelvin, out.waterLeft, capacity, conductivity);
     out.inwardFlux = conductivity * (out.kelvin - state_.kelvin[rowAt(depth + 1)]) /
                      std::abs(placeAt(depth) - placeAt(depth + 1));
     return out;

@@ -52,9 +52,9 @@ class PieceSolver {
     };
     WetFront wetFrontUnder(FaceIndex face) const;
     const Vapour& vapour() const { return *mesh_->vapour; }
-    const Material& material() const { return *mesh_->material; }
+    /// Of what it is made at its top face, for its crust.
+    const Material& skin() const { return mesh_->madeOf(topFace); }
     double boilingK() const { return mesh_->vapour->boilingK(); }
-    double water0() const { return mesh_->material->waterPerVolume(); }
     double heatContent() const { return heat::heatContent(state_, *mesh_); }
     long steps() const { return steps_; }
     const Grid& grid() const { return mesh_->grid; }

@@ -13,11 +13,11 @@ namespace {
 /// millimetre; it counts as its dry skin.
 void dryFaces(PieceState& state, const PieceMesh& m) {
     constexpr double kDepthM = 1e-3, kDriest = 0.9; // of the face's water at most
-    const double missing =
-        std::min(kDriest, m.options.driedKgM2 / (kDepthM * m.material->waterPerVolume()));
     for (std::size_t x = 0; x < m.columns; ++x)
         for (std::size_t y = 0; y < m.nodes; ++y) {
-            state.waterLeft[m.row(x, y)] = 1 - missing * std::exp(-m.nearestFaceM(x, y) / kDepthM);
+            const std::size_t i = m.row(x, y);
+            const double missing = std::min(kDriest, m.options.driedKgM2 / (kDepthM * m.water0[i]));
+            state.waterLeft[i] = 1 - missing * std::exp(-m.nearestFaceM(x, y) / kDepthM);
         }
     std::fill(state.evaporated.begin(), state.evaporated.end(), m.options.driedKgM2);
 }
@@ -71,15 +71,15 @@ double meanK(const PieceState& state, const PieceMesh& m) {
 double waterGoneShare(const PieceState& state, const PieceMesh& m) {
     double sum = 0;
     for (std::size_t i = 0; i < m.volume.size(); ++i)
-        sum += m.volume[i] * (1 - state.waterLeft[i]);
-    return sum / m.totalVolume;
+        sum += m.volume[i] * m.water0[i] * (1 - state.waterLeft[i]);
+    return m.totalWater > 0 ? sum / m.totalWater : 0;
 }
 
 double heatContent(const PieceState& state, const PieceMesh& m) {
     double sum = 0;
     for (std::size_t i = 0; i < m.volume.size(); ++i)
         if (m.volume[i] > 0)
-            sum += m.volume[i] * m.material->enthalpy(state.kelvin[i], state.waterLeft[i]);
+            sum += m.volume[i] * m.made[i]->enthalpy(state.kelvin[i], state.waterLeft[i]);
     return sum;
 }
 

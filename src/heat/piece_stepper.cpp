@@ -24,8 +24,9 @@ constexpr double kWaterPerKelvin = 0.1;
 /// Temperature of a row after the heat that would warm it by `change` at its present heat capacity.
 double warmedBy(const PieceMesh& m, const PieceState& state, std::size_t row, double change) {
     const double t = state.kelvin[row], left = state.waterLeft[row];
-    const double capacity = m.material->heatCapacity(t, left);
-    return m.material->warmed(t, left, capacity, change * capacity);
+    const Material& made = *m.made[row];
+    const double capacity = made.heatCapacity(t, left);
+    return made.warmed(t, left, capacity, change * capacity);
 }
 
 } // namespace
@@ -198,7 +199,6 @@ double PieceStepper::settleWater(const PieceMesh& m) {
         return 0;
     }
     const double boiling = m.vapour->boilingK();
-    const double latent = m.vapour->latentAtBoiling() * m.material->waterPerVolume();
     double worst = 0;
     for (std::size_t i = 0; i < trial_.kelvin.size(); ++i) {
         double &t = trial_.kelvin[i], &left = trial_.water[i];
@@ -207,7 +207,8 @@ double PieceStepper::settleWater(const PieceMesh& m) {
         left = std::min(left, 1.0);
         if (left == 0 || (t <= boiling && left >= 0))
             continue;
-        const double capacity = m.material->heatCapacity(boiling, std::max(left, 0.0));
+        const double capacity = m.made[i]->heatCapacity(boiling, std::max(left, 0.0));
+        const double latent = m.vapour->latentAtBoiling() * m.water0[i];
         const double steam = left < 0 ? left : std::min(left, capacity * (t - boiling) / latent);
         worst = std::max(worst, std::abs(steam) * latent / capacity);
         t -= steam * latent / capacity;
@@ -216,7 +217,7 @@ double PieceStepper::settleWater(const PieceMesh& m) {
             left = 0;
         const std::size_t slot = m.slotOfRow[i];
         (m.onFace[i] ? trial_.evaporated : trial_.steam)[slot] +=
-            m.throughFace(slot, steam * m.volume[i]);
+            m.throughFace(slot, i, steam * m.volume[i]);
     }
     return worst;
 }
@@ -228,8 +229,7 @@ void PieceStepper::balanceWater(const PieceMesh& m, const PieceState& state) {
         return;
     double lost = 0, left = 0;
     for (std::size_t i = 0; i < m.volume.size(); ++i)
-        lost += m.volume[i] * (state.waterLeft[i] - trial_.water[i]);
-    lost *= m.material->waterPerVolume();
+        lost += m.volume[i] * m.water0[i] * (state.waterLeft[i] - trial_.water[i]);
     const auto gone = [&](std::size_t f) {
         return trial_.evaporated[f] - state.evaporated[f] + trial_.steam[f] - state.steam[f];
     };

@@ -36,6 +36,6 @@ struct PieceRates::Work {
 };
 
 /// A face as its surroundings see it.
-Surface surfaceAt(const PieceMesh& mesh, double kelvin, double waterLeft);
+Surface surfaceAt(const PieceMesh& mesh, std::size_t row, double kelvin, double waterLeft);
 
 } // namespace dynamet::heat

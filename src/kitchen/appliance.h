@@ -54,6 +54,14 @@ struct Zone {
     bool operator==(const Zone&) const = default;
 };
 
+/// What a hob's own electronics do to it. SI; 0 = nothing.
+struct HobLimits {
+    double boostS = 0;       ///< its highest mark lasts so long, then the one before it
+    double panLimitK = 0;    ///< it gives nothing to a pan hotter than this
+    double sharedInputW = 0; ///< what it and the zone beside it have together
+    bool operator==(const HobLimits&) const = default;
+};
+
 /// One appliance of the kitchen. SI. `standardVesselId` is the vessel hobs are shown with.
 struct Appliance {
     std::string id;
@@ -68,6 +76,7 @@ struct Appliance {
     std::string assetNumber;
     std::string notes;
     double settlingTimeS = 0; ///< 0 = not known
+    HobLimits hob;
     bool operator==(const Appliance&) const = default;
 };
 

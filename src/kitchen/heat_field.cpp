@@ -13,7 +13,7 @@ namespace dynamet::kitchen {
 namespace {
 
 constexpr std::array<const char*, 4> kFaces{"all", "top", "bottom", "side"};
-constexpr std::array<const char*, 18> kTerms{"air_K",
+constexpr std::array<const char*, 19> kTerms{"air_K",
                                              "h_air_W_m2K",
                                              "vapour_Pa",
                                              "radiant_K",
@@ -30,7 +30,8 @@ constexpr std::array<const char*, 18> kTerms{"air_K",
                                              "h_liquid_W_m2K",
                                              "power_W",
                                              "loss_W_K",
-                                             "plate_effusivity_W_s05_m2K"};
+                                             "plate_effusivity_W_s05_m2K",
+                                             "plate_ambient_K"};
 
 } // namespace
 
@@ -63,7 +64,8 @@ std::optional<FieldKey> fieldKey(const std::string& text) {
 
 bool isTemperature(Term term) {
     return term == Term::air || term == Term::radiant || term == Term::radiant2 ||
-           term == Term::plate || term == Term::plateSet || term == Term::liquid;
+           term == Term::plate || term == Term::plateSet || term == Term::liquid ||
+           term == Term::plateAmbient;
 }
 
 const FieldNumber* find(const HeatField& field, FieldKey key) {

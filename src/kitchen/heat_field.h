@@ -38,7 +38,8 @@ enum class Term {
     hLiquid,
     power,
     loss,
-    effusivity
+    effusivity,
+    plateAmbient ///< what a plate loses to, where that is not the room
 };
 
 struct FieldKey {

@@ -116,6 +116,10 @@ SheetCell cellOf(const Appliance& appliance, const Setting& setting, const Place
         return cell;
     }
     cell.shown = representative(*field, place.site.ambient.kelvin());
+    if (isHob(appliance.kind) && appliance.hob.panLimitK > 0)
+        cell.shown = notAbove(*cell.shown, appliance.hob.panLimitK);
+    if (afterBoost(appliance, setting))
+        cell.lastsS = appliance.hob.boostS;
     if (isHob(appliance.kind))
         if (const FieldNumber* power = find(*field, {Face::all, Term::power}))
             cell.power = *power;

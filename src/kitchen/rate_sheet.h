@@ -13,6 +13,7 @@ struct SheetCell {
     std::optional<Representative> shown; ///< the one temperature it is shown by, K
     std::optional<FieldNumber> power;    ///< hobs: into the vessel, W; it leads
     std::optional<double> litreS;        ///< hobs: to boil a litre with it; empty = never
+    double lastsS = 0;                   ///< hobs: until the boost ends; 0 = as long as wanted
     std::optional<Error> why;
     std::string reductionId;     ///< of the leading measured number, else empty
     std::int64_t measuredMs = 0; ///< of that number; 0 = nothing was measured here

@@ -3,6 +3,7 @@
 
 #include "kitchen/rated_field.h"
 
+#include "kitchen/coal_tests.h"
 #include "kitchen/superposition.h"
 #include "kitchen/typical_table.h"
 
@@ -291,7 +292,13 @@ Result<HeatField> ratedField(const Appliance& appliance, const Setting& setting,
         if (!supports)
             return tl::unexpected(supports.error());
         if (supports->empty()) {
-            if (const auto sum = superposed(key, appliance, setting, place, rated))
+            const bool inside = appliance.kind == ApplianceKind::ironOven &&
+                                (key == FieldKey{Face::all, Term::air} ||
+                                 key == FieldKey{Face::all, Term::radiant});
+            if (const auto other =
+                    inside ? fromOtherCounts(start, appliance, place, rated) : std::nullopt)
+                put(field, *other);
+            else if (const auto sum = superposed(key, appliance, setting, place, rated))
                 put(field, *sum);
             continue;
         }

@@ -23,6 +23,10 @@ const char* enumName(VesselKind kind) {
         return "basket";
     case VesselKind::board:
         return "board";
+    case VesselKind::dish:
+        return "dish";
+    case VesselKind::ridgedPan:
+        return "ridged_pan";
     }
     return "pan";
 }

@@ -8,7 +8,8 @@
 
 namespace dynamet::kitchen {
 
-enum class VesselKind { pot, pan, tray, rack, lid, basket, board };
+/// Words are kept in books: only ever append.
+enum class VesselKind { pot, pan, tray, rack, lid, basket, board, dish, ridgedPan };
 const char* enumName(VesselKind kind);
 
 /// What holds the food. SI; part of the test, the field and the recipe.

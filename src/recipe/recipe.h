@@ -6,6 +6,7 @@
 #include "food/doneness.h"
 #include "food/judgement.h"
 #include "kitchen/kitchen.h"
+#include "recipe/handling.h"
 #include "recipe/piece.h"
 
 namespace dynamet::recipe {
@@ -15,8 +16,9 @@ struct Place {
     std::string applianceId;
     kitchen::Setting setting;
     std::string zone;
-    std::string vesselId; ///< of a hob; empty elsewhere
+    std::string vesselId; ///< a hob needs one; elsewhere what the food lies in, empty = nothing
     bool lidOpen = false; ///< of a grill or kettle; it goes with the stage to others that have one
+    std::string insertId = {}; ///< a plate, a stone, raised grates: what is put in for it
     bool operator==(const Place&) const = default;
 };
 
@@ -36,6 +38,7 @@ struct Stage {
     bool edgesDown = false; ///< the sides stand on the plate, one after the other
     double waitS = 0;       ///< after it; the last stage has a rest instead
     bool waitTented = false;
+    Handling handling = {};
     bool operator==(const Stage&) const = default;
 };
 

@@ -75,6 +75,34 @@ Goal goalOf(const StrictJson& from) {
     return out;
 }
 
+Json jsonOf(const Step& step, const kitchen::Appliance* appliance) {
+    Json out{{"move", enumName(step.move)}, {"at_s", step.atS}};
+    if (step.again)
+        out["again"] = true;
+    if (step.forS > 0)
+        out["for_s"] = step.forS;
+    if (step.setting && appliance)
+        out["setting"] = settingText(appliance->controls, *step.setting);
+    if (!step.zone.empty())
+        out["zone"] = step.zone;
+    if (step.cover != Cover::none)
+        out["cover"] = enumName(step.cover);
+    return out;
+}
+
+Json jsonOf(const Handling& handling, const kitchen::Appliance* appliance) {
+    Json out{{"cover", enumName(handling.cover)},
+             {"water_added", handling.waterAdded},
+             {"turn",
+              {{"when", enumName(handling.turning.when)},
+               {"seconds", handling.turning.seconds},
+               {"core_k", handling.turning.coreK}}},
+             {"steps", Json::array()}};
+    for (const Step& step : handling.steps)
+        out["steps"].push_back(jsonOf(step, appliance));
+    return out;
+}
+
 Json jsonOf(const Stage& stage, const kitchen::Kitchen& kitchen) {
     const auto* appliance = findAppliance(kitchen, stage.place.applianceId);
     Json out{{"appliance", stage.place.applianceId},
@@ -82,12 +110,15 @@ Json jsonOf(const Stage& stage, const kitchen::Kitchen& kitchen) {
              {"zone", stage.place.zone},
              {"vessel", stage.place.vesselId},
              {"lid_open", stage.place.lidOpen},
+             {"insert", stage.place.insertId},
              {"ends_after_s", stage.end.afterS},
              {"edges_down", stage.edgesDown},
              {"wait_s", stage.waitS},
              {"wait_tented", stage.waitTented}};
     if (stage.end.coreK)
         out["ends_at_core_k"] = *stage.end.coreK;
+    if (!(stage.handling == Handling{}))
+        out["handling"] = jsonOf(stage.handling, appliance);
     return out;
 }
 
@@ -99,8 +130,55 @@ Place placeOf(const StrictJson& from, const kitchen::Kitchen& kitchen) {
     if (!setting)
         throw Error{Errc::notFound, fmt::format("{} has no setting \"{}\" any more",
                                                 appliance->name, from.at("setting").text())};
-    return {appliance->id, *setting, from.textOr("zone", ""), from.textOr("vessel", ""),
-            from.booleanOr("lid_open", false)};
+    return {appliance->id,
+            *setting,
+            from.textOr("zone", ""),
+            from.textOr("vessel", ""),
+            from.booleanOr("lid_open", false),
+            from.textOr("insert", "")};
+}
+
+/// A word of a newer program is refused: a cook without one of its steps is another cook.
+template <class Value>
+Value known(const std::optional<Value>& value, const StrictJson& from) {
+    if (!value)
+        throw from.wrong("is not known to this program");
+    return *value;
+}
+
+Step stepOf(const StrictJson& from, const kitchen::Appliance& appliance) {
+    Step out;
+    out.move = known(moveOf(from.at("move").text()), from.at("move"));
+    out.atS = from.numberOr("at_s", 0);
+    out.again = from.booleanOr("again", false);
+    out.forS = from.numberOr("for_s", 0);
+    out.zone = from.textOr("zone", "");
+    if (from.has("cover"))
+        out.cover = known(coverOf(from.at("cover").text()), from.at("cover"));
+    if (from.has("setting")) {
+        const auto setting = kitchen::parseSetting(appliance.controls, from.at("setting").text());
+        if (!setting)
+            throw Error{Errc::notFound, fmt::format("{} has no setting \"{}\" any more",
+                                                    appliance.name, from.at("setting").text())};
+        out.setting = *setting;
+    }
+    return out;
+}
+
+Handling handlingOf(const StrictJson& from, const kitchen::Appliance& appliance) {
+    Handling out;
+    out.cover = known(coverOf(from.textOr("cover", "none")), from);
+    out.waterAdded = from.booleanOr("water_added", false);
+    if (from.has("turn")) {
+        const StrictJson turn = from.at("turn");
+        out.turning.when = known(turnWhenOf(turn.textOr("when", "as_usual")), turn);
+        out.turning.seconds = turn.numberOr("seconds", 0);
+        out.turning.coreK = turn.numberOr("core_k", 0);
+    }
+    if (from.has("steps"))
+        for (const StrictJson& step : from.at("steps").list())
+            out.steps.push_back(stepOf(step, appliance));
+    return out;
 }
 
 Stage stageOf(const StrictJson& from, const kitchen::Kitchen& kitchen) {
@@ -112,6 +190,9 @@ Stage stageOf(const StrictJson& from, const kitchen::Kitchen& kitchen) {
     out.edgesDown = from.booleanOr("edges_down", false);
     out.waitS = from.numberOr("wait_s", 0);
     out.waitTented = from.booleanOr("wait_tented", false);
+    if (from.has("handling"))
+        out.handling =
+            handlingOf(from.at("handling"), *findAppliance(kitchen, out.place.applianceId));
     return out;
 }
 

@@ -44,6 +44,8 @@ const char* nameOf(Term term) {
         return "liquid movement";
     case Term::effusivity:
         return "stone's heat store";
+    case Term::plateAmbient:
+        return "heat around the plate";
     case Term::power:
         return "power";
     case Term::loss:
@@ -59,8 +61,12 @@ struct Heat {
 };
 std::vector<Heat> heatsOf(const cook::Programme& programme) {
     std::vector<Heat> out;
-    for (const cook::Stage& stage : programme.stages)
+    for (const cook::Stage& stage : programme.stages) {
         out.push_back({&stage.heatId, &stage.field});
+        for (const cook::Change& change : stage.changes)
+            if (change.field)
+                out.push_back({&stage.heatId, &*change.field});
+    }
     return out;
 }
 
@@ -157,8 +163,12 @@ Deviated deviated(const recipe::FoodPiece& piece, const cook::Programme& program
         switch (inputs[i].what) {
         case Input::What::fieldNumber:
             for (cook::Stage& stage : out.programme.stages)
-                if (stage.heatId == inputs[i].heatId)
+                if (stage.heatId == inputs[i].heatId) {
                     shiftNumber(stage.field, inputs[i], z);
+                    for (cook::Change& change : stage.changes)
+                        if (change.field)
+                            shiftNumber(*change.field, inputs[i], z);
+                }
             break;
         case Input::What::thickness:
             out.piece.thicknessM *= std::exp(z * inputs[i].sd);

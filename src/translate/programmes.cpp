@@ -3,8 +3,8 @@
 
 #include "translate/programmes.h"
 
-#include "kitchen/hob_use.h"
 #include "kitchen/open_lid.h"
+#include "translate/handled.h"
 #include "translate/school_effects.h"
 
 #include <fmt/format.h>
@@ -33,31 +33,25 @@ bool staysPut(const food::Food& food, const kitchen::Appliance& on, const kitche
 
 Result<cook::Stage> stageOf(const Request& request, const recipe::Stage& written) {
     const recipe::Place& at = written.place;
-    auto field = fieldAt(request.kitchen, at.applianceId, at.setting, at.zone, at.vesselId);
-    if (!field)
-        return tl::unexpected(field.error());
+    const auto* appliance = findAppliance(request.kitchen, at.applianceId);
+    if (!appliance)
+        return fail(Errc::notFound, Finding{"appliance_gone"});
     cook::Stage out;
     out.written = written;
-    out.field = std::move(*field);
-    const auto* appliance = findAppliance(request.kitchen, at.applianceId);
     if (const auto* site = findSite(request.kitchen, appliance->siteId))
         out.site = *site;
+    auto heat = handled(request, written, out.site);
+    if (!heat)
+        return tl::unexpected(heat.error());
+    out.field = std::move(heat->field);
+    out.changes = std::move(heat->changes);
     const auto* zone = findZone(*appliance, at.zone);
-    if (at.lidOpen && hasLid(appliance->kind))
-        out.field =
-            withLidOpen(std::move(out.field), zone && zone->direct, out.site.ambient.kelvin());
-    if (isHob(appliance->kind))
-        out.field = kitchen::withHeldPan(std::move(out.field));
-    const double touch = contactFactor(request.schools);
-    for (kitchen::FieldNumber& number : out.field.numbers)
-        if (number.key.term == kitchen::Term::contact) {
-            number.value *= touch;
-            number.u *= touch;
-        }
     if (!written.edgesDown && facesDiffer(out.field, out.site) &&
         !staysPut(request.recipe.piece.food, *appliance, zone))
         out.turning = hasTwoFaces(request.recipe.piece.shape) ? turningOf(request.schools)
                                                               : cook::Turning::rolled;
+    if (!staysPut(request.recipe.piece.food, *appliance, zone))
+        turnAs(out, written.handling.turning);
     out.heatId = appliance->name;
     if (appliance->zones.size() > 1)
         out.heatId += ", " + at.zone;
@@ -83,6 +77,11 @@ Result<cook::Programme> programmeOf(const Request& request,
 
 } // namespace
 
+Result<cook::Programme> programmeOfStages(const Request& request,
+                                          const std::vector<recipe::Stage>& stages) {
+    return programmeOf(request, stages);
+}
+
 Result<cook::Programme> writtenProgramme(const Request& request) {
     return programmeOf(request, request.recipe.stages);
 }
@@ -90,11 +89,20 @@ Result<cook::Programme> writtenProgramme(const Request& request) {
 Result<cook::Programme> programmeFor(const Request& request, const Target& target,
                                      const kitchen::Setting& setting, double stageS) {
     const recipe::Place at = placeOn(request, target, setting);
-    if (!request.moved)
-        return programmeOf(request, {recipe::Stage{at, {}, false, 0, false}});
+    const auto* from = findAppliance(request.kitchen, movedFrom(request).applianceId);
+    const auto* to = findAppliance(request.kitchen, target.applianceId);
+    const bool known = from && to;
+    if (!request.moved) { // of several stages nothing but the goal is left
+        recipe::Stage straight{at, {}, false, 0, false, {}};
+        if (known && request.recipe.stages.size() == 1)
+            straight.handling = carriedOver(request.recipe.last().handling, *from, *to);
+        return programmeOf(request, {straight});
+    }
     auto stages = request.recipe.stages;
     recipe::Stage& moved = stages[*request.moved];
     moved.place = at;
+    if (known)
+        moved.handling = carriedOver(moved.handling, *from, *to);
     if (stageS > 0)
         moved.end.afterS = stageS;
     return programmeOf(request, stages);
@@ -103,8 +111,13 @@ Result<cook::Programme> programmeFor(const Request& request, const Target& targe
 recipe::Place placeOn(const Request& request, const Target& target,
                       const kitchen::Setting& setting) {
     const auto* appliance = findAppliance(request.kitchen, target.applianceId);
-    return {target.applianceId, setting, target.zone, target.vesselId,
-            movedFrom(request).lidOpen && appliance && kitchen::hasLid(appliance->kind)};
+    return {target.applianceId,
+            setting,
+            target.zone,
+            target.vesselId,
+            movedFrom(request).lidOpen && appliance && kitchen::hasLid(appliance->kind),
+            target.applianceId == movedFrom(request).applianceId ? movedFrom(request).insertId
+                                                                 : ""};
 }
 
 double writtenStageS(const Request& request) {
@@ -155,11 +168,16 @@ const kitchen::Site* lastSite(const Request& request, const Target& target) {
 
 std::vector<Target> allTargets(const Request& request) {
     const recipe::Place& from = movedFrom(request);
+    const auto* fromAppliance = findAppliance(request.kitchen, from.applianceId);
+    const bool fromHob = fromAppliance && isHob(fromAppliance->kind);
     std::vector<Target> out;
     for (const kitchen::Appliance& appliance : request.kitchen.appliances)
         for (const kitchen::Zone& zone : appliance.zones) {
             const bool own = appliance.id == from.applianceId;
             Target target{appliance.id, zone.name, ""};
+            if (!isHob(appliance.kind) && !fromHob &&
+                groupOf(appliance.kind) != kitchen::HeatGroup::waterAndOil)
+                target.vesselId = from.vesselId; // what it lies in goes with it
             if (isHob(appliance.kind))
                 target.vesselId =
                     own && !from.vesselId.empty() ? from.vesselId : appliance.standardVesselId;

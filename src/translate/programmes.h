@@ -35,4 +35,8 @@ cook::Programme upTo(cook::Programme programme, std::size_t stage);
 /// Where the last stage takes place; its air is the cook's.
 const kitchen::Site* lastSite(const Request& request, const Target& target);
 
+/// Stages of any places, as they are cooked; the last one to the recipe's goal unless it says else.
+Result<cook::Programme> programmeOfStages(const Request& request,
+                                          const std::vector<recipe::Stage>& stages);
+
 } // namespace dynamet::translate

@@ -3,6 +3,7 @@
 
 #include "translate/search.h"
 
+#include "kitchen/hob_use.h"
 #include "translate/cook_row.h"
 
 #include <algorithm>
@@ -35,6 +36,7 @@ struct Search {
     const Prepared* prepared;
     const Target* target;
     const kitchen::Appliance* appliance;
+    std::vector<Control> controls; ///< as far as they can be set
     std::stop_token stop;
     std::set<std::string> tried;
     Row best;
@@ -104,8 +106,8 @@ struct Search {
     }
 
     void refine() {
-        for (std::size_t i = 0; i < appliance->controls.size(); ++i) {
-            const Control& control = appliance->controls[i];
+        for (std::size_t i = 0; i < controls.size(); ++i) {
+            const Control& control = controls[i];
             if (!isNumeric(control.kind) || !best.reached)
                 continue;
             double step = (control.high - control.low) / kCoarsePlaces / 2;
@@ -149,6 +151,7 @@ Row findBestSetting(const Prepared& prepared, const Target& target, std::stop_to
         search.best.reason = {Errc::notFound, "the appliance is no longer in the book"};
         return search.best;
     }
+    search.controls = settable(*search.appliance);
     // The recipe's own setting is always a candidate on its own appliance.
     const Request& request = prepared.request;
     const double written = writtenStageS(request);
@@ -159,8 +162,7 @@ Row findBestSetting(const Prepared& prepared, const Target& target, std::stop_to
     // In its own place the recipe stands as it was written.
     if (target == Target{from.applianceId, from.zone, from.vesselId} && search.best.reached)
         return search.best;
-    for (const Setting& setting :
-         possibleSettings(search.appliance->controls, kCoarsePlaces, kMostCoarse))
+    for (const Setting& setting : possibleSettings(search.controls, kCoarsePlaces, kMostCoarse))
         for (double factor : timeFactors(written))
             search.consider(setting, cookTime(factor * written));
     search.refineTime();

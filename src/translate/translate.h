@@ -7,6 +7,7 @@
 #include "cook/rounds.h"
 #include "translate/programmes.h"
 #include "translate/row.h"
+#include "translate/ways.h"
 
 #include <stop_token>
 
@@ -69,6 +70,7 @@ struct RowDetail {
         Result<cook::Outcome> outcome;
     };
     std::vector<Companion> companions;
+    std::optional<Ways> ways; ///< asked for apart: see `waysOn`
 };
 RowDetail detailOf(const Prepared& prepared, const Row& row, std::stop_token stop = {});
 

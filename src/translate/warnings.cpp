@@ -6,6 +6,9 @@
 #include "food/browning.h"
 #include "food/safety.h"
 #include "food/seasoning.h"
+#include "kitchen/hob_use.h"
+#include "translate/handled.h"
+#include "translate/programmes.h"
 
 #include <cmath>
 
@@ -80,6 +83,50 @@ void addCore(std::vector<Finding>& out, const Prepared& prepared, const cook::Ou
              {Temperature::kelvin(is.peakK), Temperature::kelvin(prepared.outcome.peakK)}});
 }
 
+/// What a hob's own electronics take away from a stage.
+void addHobLimits(std::vector<Finding>& out, const Request& request, const Row& row,
+                  const cook::Programme& programme) {
+    constexpr double kNearK = 3;
+    for (std::size_t i = 0; i < programme.stages.size(); ++i) {
+        const cook::Stage& stage = programme.stages[i];
+        const bool moved = !request.moved || i == *request.moved;
+        const recipe::Place place =
+            moved ? placeOn(request, row.target, row.instruction.setting) : stage.written.place;
+        const auto* hob = findAppliance(request.kitchen, place.applianceId);
+        if (!hob || !isHob(hob->kind))
+            continue;
+        const double tookS = i + 1 == programme.stages.size()
+                                 ? row.outcome.pullS - row.outcome.lastStartS
+                                 : row.outcome.stages[i].endS - row.outcome.stages[i].startS;
+        if (const auto after = kitchen::afterBoost(*hob, place.setting);
+            after && tookS > hob->hob.boostS)
+            out.push_back({"boost_ends",
+                           {Seconds{hob->hob.boostS},
+                            Name{settingLabel(hob->controls, *after, request.units)}}});
+        const auto* set = seenBy(stage.field, kitchen::Face::bottom, kitchen::Term::plateSet);
+        const double limitK = hob->hob.panLimitK;
+        if (limitK > 0 && set && set->value >= limitK &&
+            row.outcome.hottestTouchK > limitK - kNearK)
+            out.push_back({"pan_limited", {Temperature::kelvin(limitK)}});
+        const double input = kitchen::inputOf(*hob, place.setting);
+        if (hob->hob.sharedInputW > 0 && input > hob->hob.sharedInputW / 2)
+            out.push_back({"shares_power", {Number{hob->hob.sharedInputW, 0, "W"}}});
+    }
+}
+
+/// Steps of the stage that only its own appliance knows.
+void addLeftOut(std::vector<Finding>& out, const Request& request, const Row& row) {
+    const recipe::Stage& stage = movedStage(request);
+    const auto* from = findAppliance(request.kitchen, stage.place.applianceId);
+    const auto* to = findAppliance(request.kitchen, row.target.applianceId);
+    if (!from || !to || (!request.moved && request.recipe.stages.size() > 1))
+        return;
+    const std::size_t before = stage.handling.steps.size();
+    const std::size_t after = carriedOver(stage.handling, *from, *to).steps.size();
+    if (after < before)
+        out.push_back({"steps_left_out", {Number{static_cast<double>(before - after)}}});
+}
+
 } // namespace
 
 std::vector<Finding> warningsFor(const Prepared& prepared, const Row& row,
@@ -105,6 +152,8 @@ std::vector<Finding> warningsFor(const Prepared& prepared, const Row& row,
     const double rim = row.outcome.rimM - prepared.outcome.rimM;
     if (std::abs(rim) > kRimMatters && request.recipe.piece.food.losesJuice)
         out.push_back({"rim", {Metres{row.outcome.rimM}, Metres{prepared.outcome.rimM}}});
+    addHobLimits(out, request, row, programme);
+    addLeftOut(out, request, row);
     const kitchen::HeatField& field = movedField(request, programme);
     if (onlyAssumed(field))
         out.push_back({"assumed_field"});

@@ -12,7 +12,11 @@
 namespace dynamet::words {
 
 std::string hobLine(const kitchen::FieldNumber& power, const std::optional<double>& litreS,
-                    const std::string& holds) {
+                    const std::string& holds, double lastsS) {
+    if (lastsS > 0)
+        return fmt::format("{} for {}, then less · boils a litre in {}", powerWords(power),
+                           printDuration(lastsS),
+                           litreS ? printDuration(std::round(*litreS / 10) * 10) : "no time");
     const std::string litre =
         litreS ? "boils a litre in " + printDuration(std::round(*litreS / 10) * 10)
                : "boils no litre";

@@ -45,13 +45,11 @@ std::string decidesWords(std::span<const cook::Say> says) {
     return out + ".";
 }
 
-std::string likenessWords(const cook::Likeness& likeness) {
+std::string differenceWords(std::span<const cook::Difference> differences) {
     std::vector<cook::Difference> off;
-    for (const cook::Difference& d : likeness.differences)
+    for (const cook::Difference& d : differences)
         if (std::abs(d.noticed) > 1)
             off.push_back(d);
-    if (off.empty())
-        return "Like the recipe: a taster would hardly notice a difference.";
     std::stable_sort(off.begin(), off.end(), [](const auto& a, const auto& b) {
         return std::abs(a.noticed) > std::abs(b.noticed);
     });
@@ -65,8 +63,15 @@ std::string likenessWords(const cook::Likeness& likeness) {
     std::string out;
     for (std::size_t i = 0; i < words.size(); ++i)
         out += (i == 0 ? "" : i + 1 == words.size() ? " and " : ", ") + words[i];
+    return out.empty() ? out : out + " than the recipe";
+}
+
+std::string likenessWords(const cook::Likeness& likeness) {
+    std::string out = differenceWords(likeness.differences);
+    if (out.empty())
+        return "Like the recipe: a taster would hardly notice a difference.";
     out.front() = static_cast<char>(out.front() - 'a' + 'A');
-    return out + " than the recipe.";
+    return out + ".";
 }
 
 } // namespace dynamet::words

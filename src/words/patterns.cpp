@@ -16,7 +16,7 @@ struct Pattern {
     const char* words;
 };
 
-constexpr std::array<Pattern, 176> kPatterns{
+constexpr std::array<Pattern, 183> kPatterns{
     {{"all_at_limit",
       "use an instrument with a higher limit to get a value; a probe past its limit can be ruined"},
      {"already_hotter", "the food is already hotter than wanted"},
@@ -41,6 +41,7 @@ constexpr std::array<Pattern, 176> kPatterns{
                        "ten minutes at least"},
      {"boil_off", "It boils water with {}."},
      {"boiled_too_short", "boil for at least ten minutes"},
+     {"boost_ends", "its boost ends after {}: from then on it cooks on {}"},
      {"burn_down_peak", "It peaks at {} after {}."},
      {"burn_down_target", "It falls through {} after {}, at {} a minute; feed it {} later."},
      {"cavity_map", "{} places are at {} on average; {} is hottest, {} coldest, {} apart."},
@@ -54,6 +55,11 @@ constexpr std::array<Pattern, 176> kPatterns{
      {"coal_count_alike", "A coal is worth {} on average."},
      {"coal_runs_incomplete", "{} counts under, {} on the lid and {} readings: each run needs all "
                               "three, and there must be two runs at least"},
+     {"coals_size_outside", "iron ovens are {} to {} across"},
+     {"coals_temperature_outside", "coals bring an iron oven to {} to {}"},
+     {"coals_too_many",
+      "that takes {} coals, more than the {} that lie on and under one: a smaller "
+      "oven, shelter from the wind, or two ovens"},
      {"contact", "contact is this load's: food's own stays assumed"},
      {"core_cooler", "the core comes to {} where the recipe gives {}"},
      {"core_hotter", "the core comes to {} where the recipe gives {}"},
@@ -159,6 +165,7 @@ constexpr std::array<Pattern, 176> kPatterns{
      {"one_share", "every run had the same share on the lid: under and lid cannot be told apart; "
                    "try one run with another share"},
      {"others_outside", "other pieces should be {} to {} thick"},
+     {"pan_limited", "its pan limiter holds the pan at {}, whatever is set"},
      {"place_at_limit", "the probe at {} is at its limit"},
      {"plate_rose_too_little", "it rose by only {}: heat it by at least {}"},
      {"pot_not_lighter", "the pot must weigh less after than before, and not be empty"},
@@ -187,6 +194,7 @@ constexpr std::array<Pattern, 176> kPatterns{
       "{} would scorch here; put it on later or take gentler heat (known to a factor of 2)"},
      {"setting_size", "{}: the setting has {} values for {} controls"},
      {"shares_not_one", "a composition adds up to {}, not to 1"},
+     {"shares_power", "it shares {} with the zone beside it: with both in use this one gives less"},
      {"short", "only {} time constants: the ± is wide; {} would do"},
      {"slow_log",
       "a reading every {} can miss how the thermostat switches, {} either way; log every 10 s"},
@@ -203,6 +211,7 @@ constexpr std::array<Pattern, 176> kPatterns{
                            "missing from the power"},
      {"step", "{} jumps from {} to {} within a minute, after {}: was the probe moved, or something "
               "cold put in? What comes after may be of another place"},
+     {"steps_left_out", "steps that only its own appliance knows are left out: {}"},
      {"stone_did_not_cool", "the stone did not cool under the load"},
      {"stopped", "stopped"},
      {"stuck", "{} reads exactly {} from {} on for {}: does the probe still move?"},

@@ -5,6 +5,8 @@
 
 #include "quantity/parse_duration.h"
 #include "quantity/print.h"
+#include "recipe/handling_words.h"
+#include "words/cautions.h"
 
 #include <cmath>
 #include <fmt/format.h>
@@ -20,6 +22,16 @@ std::string waitWords(const recipe::Stage& stage) {
         return "";
     return fmt::format("; then wait {}{}", printDuration(stage.waitS),
                        stage.waitTented ? " under foil" : "");
+}
+
+/// "; lid on, turn at 3 min".
+std::string handlingWords(const Request& request, const recipe::Stage& stage, Units units) {
+    const auto* on = findAppliance(request.kitchen, stage.place.applianceId);
+    if (!on)
+        return "";
+    const std::string sentence =
+        recipe::handlingSentence(stage.handling, *on, stage.place.setting, units.temperature());
+    return sentence.empty() ? "" : "; " + sentence;
 }
 
 const char* edgeWords(const recipe::Stage& stage) {
@@ -38,6 +50,9 @@ std::string placeWords(const kitchen::Kitchen& kitchen, const recipe::Place& pla
     out += ", " + settingLabel(a->controls, place.setting, units);
     if (const auto* vessel = findVessel(kitchen, place.vesselId))
         out += ", " + vessel->name;
+    for (const kitchen::Insert& insert : kitchen.inserts)
+        if (insert.id == place.insertId)
+            out += ", " + insert.name;
     return place.lidOpen ? out + ", lid open" : out;
 }
 
@@ -61,7 +76,7 @@ std::vector<std::string> writtenStageLines(const Request& request, Units units) 
         line += placeWords(request.kitchen, stage.place, units) + edgeWords(stage);
         if (!stage.end.byGoal())
             line += " " + endWords(stage.end, units);
-        out.push_back(line + waitWords(stage));
+        out.push_back(line + handlingWords(request, stage, units) + waitWords(stage));
     }
     return out;
 }
@@ -100,6 +115,25 @@ std::vector<std::string> rowStageLines(const Row& row, const Prepared& prepared,
                 printDuration(roundedDownTime(row.outcome.turnS - row.outcome.lastStartS));
     out.push_back(line + ", the core leaves at " +
                   printDegrees(row.outcome.pullK, units.fahrenheit) + ".");
+    return out;
+}
+
+std::vector<std::string> rowCautions(const Row& row, const Prepared& prepared) {
+    const Request& request = prepared.request;
+    std::vector<recipe::Stage> stages = request.recipe.stages;
+    if (!request.moved)
+        stages.assign(1, request.recipe.last());
+    recipe::Stage& moved = stages[request.moved.value_or(0)];
+    moved.place = placeOn(request, row.target, row.instruction.setting);
+    std::vector<std::string> out;
+    std::size_t number = 0;
+    for (const auto& before : cautionsOf(stages, request.recipe.piece, request.kitchen)) {
+        ++number;
+        for (const Caution& caution : before)
+            out.push_back(stages.size() > 1
+                              ? fmt::format("Before stage {}: {}", number, caution.text)
+                              : caution.text);
+    }
     return out;
 }
 

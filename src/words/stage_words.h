@@ -22,6 +22,10 @@ std::vector<std::string> writtenStageLines(const translate::Request& request, Un
 std::vector<std::string> rowStageLines(const translate::Row& row,
                                        const translate::Prepared& prepared, Units units);
 
+/// What to mind before a row is cooked, each once, under the stage that needs it first.
+std::vector<std::string> rowCautions(const translate::Row& row,
+                                     const translate::Prepared& prepared);
+
 /// What can move to another appliance: the whole cook, or one of the stages.
 std::vector<std::string> movableWords(const translate::Request& request);
 

@@ -121,6 +121,33 @@ TEST_F(Defect127, ANarrowWindowCutsNothingAndOffersNothingEmpty) {
     EXPECT_FALSE(find<QPushButton>(window.get(), "Keep this translation")->isEnabled());
 }
 
+using HobLimits = OwnBook;
+TEST_F(HobLimits, AreTypedKeptAndCanBeTakenBack) {
+    section("Show Appliances");
+    add([](QWidget* dialog) {
+        type(dialog, "Name of the appliance", QStringLiteral("Mine"));
+        pick(dialog, "Kind of appliance", "Induction hob");
+        type(dialog, "Highest mark lasts", QStringLiteral("10 min"));
+        type(dialog, "Pan limiter stops at", QStringLiteral("460"));
+        type(dialog, "Shared power", QStringLiteral("3.7 kW"));
+    });
+    ASSERT_EQ(document.kitchen().appliances.size(), 1u);
+    const auto limits = [&] { return document.kitchen().appliances.front().hob; };
+    EXPECT_EQ(limits().boostS, 600);
+    EXPECT_NEAR(limits().panLimitK, 511.15 - 0.22, 0.1);
+    EXPECT_EQ(limits().sharedInputW, 3700);
+    inDialog([](QWidget* dialog) {
+        EXPECT_EQ(find<QLineEdit>(dialog, "Highest mark lasts")->text(), QStringLiteral("10 min"));
+        type(dialog, "Highest mark lasts", QString());
+        pressSave(dialog);
+    });
+    click(window.get(), "Change the chosen one");
+    EXPECT_EQ(limits().boostS, 0) << "nothing typed is no boost";
+    EXPECT_EQ(limits().sharedInputW, 3700);
+    press(Qt::Key_Z);
+    EXPECT_EQ(limits().boostS, 600);
+}
+
 TEST(WindowMemory, IsFoundAgainAndKnowsNothingAtFirst) {
     QTemporaryDir home;
     QSettings::setPath(QSettings::IniFormat, QSettings::UserScope, home.path());

@@ -390,4 +390,22 @@ TEST(Cut, ReadsTheSectionBetweenItsNodesAndMirrorsIt) {
     EXPECT_NEAR(donenessOf(C(100), C(62)), 2, 1e-12);
 }
 
+// A picture of a crust has its mean and its spread, and never a place below none at all.
+TEST(Cut, ACrustIsDrawnAsUnevenAsItIs) {
+    for (const auto& [index, spread] : {std::pair{1.2, 0.4}, {2.0, 0.0}, {3.0, 1.5}, {0.3, 0.3}}) {
+        const auto places = crustAlong(index, spread);
+        double sum = 0, squares = 0;
+        for (const double place : places) {
+            sum += place;
+            squares += place * place;
+            EXPECT_GE(place, 0);
+        }
+        const double mean = sum / kCrustPlaces;
+        EXPECT_NEAR(mean, index, 1e-9);
+        if (index > 2 * spread) { // nothing was cut off
+            EXPECT_NEAR(std::sqrt(squares / kCrustPlaces - mean * mean), spread, 1e-3);
+        }
+    }
+}
+
 } // namespace

@@ -105,4 +105,78 @@ TEST(Lasagne, Defect177ADishIsJudgedByItsTop) {
     EXPECT_DOUBLE_EQ(o.paler(), o.browning[1]);
 }
 
+recipe::FoodPiece cobbler() {
+    auto piece = slabOf("fruit-cobbler", 60, 18);
+    piece.shape = heat::Shape::finiteCylinder;
+    piece.widthM = 0.25;
+    return piece;
+}
+
+// Common practice, no source: in a moderate oven a cobbler is golden on top and bubbles at the rim
+// after some 40 to 50 minutes; a lid of dough browns where bare fruit only stews.
+TEST(Cobbler, ItsLidBrownsAndItsFillingStews) {
+    Programme p;
+    p.last().field = ovenField(190, 12, 3000);
+    const Outcome lidded = after(cobbler(), p, 45 * 60);
+    auto bare = cobbler();
+    bare.food.lid.reset();
+    const Outcome open = after(bare, p, 45 * 60);
+    EXPECT_GT(lidded.darker(), 0.6);
+    EXPECT_LT(lidded.darker(), 2.5);
+    EXPECT_GT(lidded.darker(), 2 * open.darker());
+    EXPECT_LT(lidded.weightLossShare, 0.1);
+    EXPECT_GT(lidded.pullK, C(60));
+}
+
+// Two layers of the same stuff are one piece, as long as no water crosses from one to the other.
+TEST(Cobbler, ALidOfTheSameStuffIsNoLid) {
+    auto one = slabOf("lasagne", 50, 10);
+    one.food.mixing = {};
+    auto two = one;
+    two.food.lid = food::Lid{one.food.composition, 0.02, 0};
+    Programme p;
+    put(p.last().field, {{Face::all, Term::liquid}, C(80)});
+    put(p.last().field, {{Face::all, Term::hLiquid}, 200});
+    const Outcome a = after(one, p, 3600), b = after(two, p, 3600);
+    EXPECT_NEAR(a.pullK, b.pullK, 1e-6);
+    EXPECT_NEAR(a.meanAtPullK, b.meanAtPullK, 1e-6);
+    EXPECT_NEAR(food::waterShareOf(two.food, 0.05), one.food.composition.water, 1e-9);
+}
+
+// Boiling times (common practice, no source): dice of 20 mm 12 minutes, a whole potato of 50 mm 23,
+// carrot in coins of 6 mm 6 and in sticks of 20 mm 14; then they are tender and not yet mush.
+TEST(Roots, SoftenInTheirBoilingTimes) {
+    const auto soft = [](const char* food, heat::Shape shape, double mm, double minutes) {
+        auto piece = slabOf(food, mm, 18);
+        piece.shape = shape;
+        Programme p;
+        put(p.last().field, {{Face::all, Term::liquid}, C(100)});
+        put(p.last().field, {{Face::all, Term::hLiquid}, 1000});
+        return after(piece, p, 60 * minutes).softened;
+    };
+    using enum heat::Shape;
+    for (const double tender : {soft("potato", sphere, 20, 12), soft("potato", sphere, 50, 23),
+                                soft("carrot", slab, 6, 6), soft("carrot", cylinder, 20, 14)}) {
+        EXPECT_GT(tender, 0.65);
+        EXPECT_LT(tender, 0.95);
+    }
+    EXPECT_LT(soft("potato", sphere, 50, 12), 0.4) << "half the time: hard in its middle";
+}
+
+// What is poured wets the pan, what is laid touches it at its high points: at full heat an egg's
+// underside is dark within a minute (common practice, no source).
+TEST(Egg, WetsThePanItIsPouredInto) {
+    const auto index = [](bool poured) {
+        auto piece = slabOf("egg-fried", 8, 15);
+        if (!poured)
+            piece.food.body = food::Body::solid;
+        Programme p;
+        put(p.last().field, {{Face::bottom, Term::plate}, C(240)});
+        put(p.last().field, {{Face::bottom, Term::contact}, 400});
+        return after(piece, p, 60).browning[0];
+    };
+    EXPECT_GT(index(true), 1.2);
+    EXPECT_GT(index(true), 1.3 * index(false));
+}
+
 } // namespace

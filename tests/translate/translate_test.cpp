@@ -276,4 +276,44 @@ TEST(Hob, Defect173ThePanIsHeldByTheCookWhateverTheBurner) {
     EXPECT_LT(browned[1], 1.3 * browned[0]);
 }
 
+/// What a row's hob takes away from its cook, by code.
+std::vector<std::string> hobFindings(const kitchen::HobLimits& limits, const char* setting,
+                                     double* hottestK = nullptr) {
+    Request r = roastRequest();
+    auto& hob = *std::find_if(r.kitchen.appliances.begin(), r.kitchen.appliances.end(),
+                              [](const auto& a) { return a.id == "hob"; });
+    hob.hob = limits;
+    r.recipe.piece.food = *food::findFood("beef-lean");
+    r.recipe.piece.thicknessM = 0.03;
+    r.recipe.last().place = {"hob", *kitchen::parseSetting(hob.controls, setting),
+                             hob.zones.front().name, "pan"};
+    r.recipe.goal = {C(55), food::GoalMoment::peak, C(53), C(57), "pink"};
+    const Prepared p = prepared(r);
+    const Row row = rowFor(p, "hob");
+    EXPECT_TRUE(row.reached) << row.reason.message;
+    if (hottestK)
+        *hottestK = row.outcome.hottestTouchK;
+    std::vector<std::string> out;
+    for (const Finding& warning : row.warnings)
+        if (warning.code == "boost_ends" || warning.code == "pan_limited" ||
+            warning.code == "shares_power")
+            out.push_back(warning.code);
+    return out;
+}
+
+// A hob's boost ends after minutes, its limiter stops the pan, zones share their power (common
+// practice, no source): the cook respects it and the row names it.
+TEST(Hob, ItsOwnLimitsAreRespectedAndNamed) {
+    using Codes = std::vector<std::string>;
+    EXPECT_EQ(hobFindings({}, "level=9;preheat=240C"), Codes{});
+    double free = 0, limited = 0;
+    EXPECT_EQ(hobFindings({120, 0, 0}, "level=9;preheat=240C", &free), Codes{"boost_ends"});
+    EXPECT_EQ(hobFindings({120, 0, 0}, "level=8;preheat=240C"), Codes{}) << "no boost";
+    EXPECT_EQ(hobFindings({0, C(190), 0}, "level=9;preheat=240C", &limited), Codes{"pan_limited"});
+    EXPECT_GT(free, C(230));
+    EXPECT_LT(limited, C(193));
+    EXPECT_EQ(hobFindings({0, 0, 3000}, "level=9;preheat=240C"), Codes{"shares_power"});
+    EXPECT_EQ(hobFindings({0, 0, 3000}, "level=4;preheat=240C"), Codes{});
+}
+
 } // namespace

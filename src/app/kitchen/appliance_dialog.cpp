@@ -77,6 +77,18 @@ ApplianceDialog::ApplianceDialog(Document& document, const kitchen::Appliance& a
     input_ = addQuantity(QStringLiteral("Rated input"), kinds::power(100000, true),
                          appliance.ratedInputW > 0 ? std::optional(appliance.ratedInputW)
                                                    : std::nullopt);
+    const auto known = [](double value) { return value > 0 ? std::optional(value) : std::nullopt; };
+    boost_ = addQuantity(QStringLiteral("Highest mark lasts"), kinds::duration(7200, true),
+                         known(appliance.hob.boostS));
+    boost_->setToolTip(QStringLiteral("A boost that ends by itself; empty = as long as you like"));
+    panLimit_ = addQuantity(QStringLiteral("Pan limiter stops at"),
+                            kinds::temperature(document.units(), 100, 400, true),
+                            known(appliance.hob.panLimitK));
+    panLimit_->setToolTip(QStringLiteral("No pan on it gets hotter; empty = it has none"));
+    shared_ = addQuantity(QStringLiteral("Shared power"), kinds::power(100000, true),
+                          known(appliance.hob.sharedInputW));
+    shared_->setToolTip(QStringLiteral(
+        "What this zone and the one beside it have together; empty = it shares with none"));
     capacity_ =
         addQuantity(QStringLiteral("Room for food"),
                     kinds::number(QStringLiteral("cm²"), 1e-4, 50, 40000), appliance.capacityM2);
@@ -126,6 +138,8 @@ void ApplianceDialog::addPan() {
 void ApplianceDialog::showKind() {
     setRowVisible(pan_, isHob(appliance_.kind));
     setRowVisible(heatBy_, isHob(appliance_.kind));
+    for (QuantityField* limit : {boost_, panLimit_, shared_})
+        setRowVisible(limit, isHob(appliance_.kind));
     const bool watts = !appliance_.controls.empty() &&
                        appliance_.controls.front().kind == kitchen::ControlKind::watts;
     heatBy_->setCurrentIndex(watts ? 1 : 0);
@@ -134,6 +148,9 @@ void ApplianceDialog::showKind() {
             ? QStringLiteral("Separate with commas; a star after those over flame or coals")
             : QStringLiteral("Separate with commas"));
     buildControls();
+    fillVessels(appliance_.standardVesselId);
+    if (isVisible())
+        fitToFields();
 }
 
 void ApplianceDialog::buildControls() {
@@ -181,6 +198,10 @@ Result<void> ApplianceDialog::take() {
     out.siteId = toStd(site_->currentData().toString());
     out.standardVesselId = isHob(out.kind) ? toStd(vessel_->currentData().toString()) : "";
     out.ratedInputW = (*input_->value()).value_or(0);
+    out.hob = {};
+    if (isHob(out.kind))
+        out.hob = {(*boost_->value()).value_or(0), (*panLimit_->value()).value_or(0),
+                   (*shared_->value()).value_or(0)};
     out.capacityM2 = **capacity_->value();
     out.assetNumber = toStd(asset_->text().trimmed());
     out.notes = toStd(notes_->text().trimmed());

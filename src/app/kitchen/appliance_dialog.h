@@ -30,7 +30,7 @@ class ApplianceDialog : public FormDialog {
     QWidget* pan_;
     QWidget* controls_;
     std::vector<ControlEdit*> edits_; ///< one for each control, nullptr where nothing is to say
-    QuantityField *input_, *capacity_;
+    QuantityField *input_, *capacity_, *boost_, *panLimit_, *shared_;
 };
 
 /// A new appliance of a kind in the document's units and first place.

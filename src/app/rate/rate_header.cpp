@@ -7,6 +7,9 @@
 #include <QSignalBlocker>
 
 namespace dynamet::app {
+namespace {
+constexpr int kTitleWidth = 200; ///< what a name is given before its site
+} // namespace
 
 RateHeader::RateHeader(Document& document, RateController& rating, QWidget* parent)
     : QWidget(parent), document_(document), rating_(rating), title_(new ElidedLabel),
@@ -35,7 +38,7 @@ RateHeader::RateHeader(Document& document, RateController& rating, QWidget* pare
     int index = 0;
     for (const QString& name :
          {QStringLiteral("Bench"), QStringLiteral("Find"), QStringLiteral("Drift"),
-          QStringLiteral("Heat plane"), QStringLiteral("Thermometers")}) {
+          QStringLiteral("Heat plane"), QStringLiteral("Thermometers"), QStringLiteral("Coals")}) {
         auto* tab = new QPushButton(name);
         tab->setObjectName(QStringLiteral("method"));
         tab->setAccessibleName(QStringLiteral("Page %1").arg(name));
@@ -47,6 +50,11 @@ RateHeader::RateHeader(Document& document, RateController& rating, QWidget* pare
     connect(tabs_, &QButtonGroup::idClicked, this, &RateHeader::pageChosen);
 }
 
+bool RateHeader::hasCoals() const {
+    const kitchen::Appliance* appliance = rating_.appliance();
+    return appliance && appliance->kind == kitchen::ApplianceKind::ironOven;
+}
+
 void RateHeader::showPage(int page) {
     if (auto* tab = tabs_->button(page))
         tab->setChecked(true);
@@ -56,6 +64,7 @@ void RateHeader::refresh(const std::string& testInHand) {
     const kitchen::Appliance* appliance = rating_.appliance();
     with_->setVisible(false);
     unfinished_->setVisible(false);
+    tabs_->buttons().constLast()->setVisible(hasCoals());
     if (!appliance) {
         title_->setText(QStringLiteral("No appliance yet"));
         about_->setText(QStringLiteral("Add the first one: Kitchen (Ctrl+K), or Add on the left."));
@@ -63,6 +72,7 @@ void RateHeader::refresh(const std::string& testInHand) {
     }
     const auto* site = findSite(document_.kitchen(), appliance->siteId);
     title_->setText(toQt(appliance->name));
+    title_->setMinimumWidth(std::min(kTitleWidth, title_->sizeHint().width()));
     about_->setText(
         QStringLiteral("%1 · %2").arg(QString::fromUtf8(kitchen::kindName(appliance->kind)),
                                       site ? toQt(site->name) : QString()));

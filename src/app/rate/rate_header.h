@@ -19,6 +19,8 @@ class RateHeader : public QWidget {
     RateHeader(Document& document, RateController& rating, QWidget* parent = nullptr);
     void refresh(const std::string& testInHand);
     void showPage(int page);
+    /// Is it an iron oven, whose coals can be counted?
+    bool hasCoals() const;
 
   signals:
     void pageChosen(int page);

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/rate/cell_chooser.h"
+#include "app/rate/coals_pane.h"
 #include "app/rate/drift_pane.h"
 #include "app/rate/find_pane.h"
 #include "app/rate/heat_plane_page.h"
@@ -16,7 +17,7 @@
 namespace dynamet::app {
 
 /// Rate: the header, and below it one of the pages Bench (the sheet on top, the test below), Find,
-/// Drift, Heat plane and Thermometers.
+/// Drift, Heat plane, Thermometers and, for an iron oven, Coals.
 class RatePage : public QWidget {
     Q_OBJECT
   public:
@@ -28,7 +29,7 @@ class RatePage : public QWidget {
     void showTest(const std::string& testId);
     void showNewestTest();
     void showTestOf(const std::string& protocol);
-    enum Page { bench = 0, find, drift, plane, thermometers };
+    enum Page { bench = 0, find, drift, plane, thermometers, coals };
     void showPage(int page);
     int page() const { return pages_->currentIndex(); }
     FindPane& findPane() { return *find_; }
@@ -59,6 +60,7 @@ class RatePage : public QWidget {
     DriftPane* drift_;
     HeatPlanePage* plane_;
     ThermometersPane* thermometers_;
+    CoalsPane* coals_;
 };
 
 } // namespace dynamet::app

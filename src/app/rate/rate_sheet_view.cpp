@@ -64,7 +64,7 @@ QString RateSheetModel::cellText(const QModelIndex& index) const {
                               document_.units().temperature(), halfWidthK(*at.shown)));
     if (!at.power)
         return heat;
-    return toQt(words::hobLine(*at.power, at.litreS, toStd(heat)));
+    return toQt(words::hobLine(*at.power, at.litreS, toStd(heat), at.lastsS));
 }
 
 QString RateSheetModel::restsOn(const QModelIndex& index) const {

@@ -34,7 +34,8 @@ bool showRatePage(MainWindow& window, const QString& view) {
                                        {"find", "yard-grill", RatePage::find, ""},
                                        {"drift", "yard-grill", RatePage::drift, ""},
                                        {"heat-plane", "deck", RatePage::plane, ""},
-                                       {"thermometers", "deck", RatePage::thermometers, ""}};
+                                       {"thermometers", "deck", RatePage::thermometers, ""},
+                                       {"coals", "camp-pot", RatePage::coals, ""}};
     for (const Shown& shown : kShown) {
         if (view != QLatin1String(shown.view))
             continue;
@@ -77,7 +78,8 @@ QStringList viewNames() {
             QStringLiteral("drift"),         QStringLiteral("heat-plane"),
             QStringLiteral("thermometers"),  QStringLiteral("translate"),
             QStringLiteral("translate-row"), QStringLiteral("translate-stages"),
-            QStringLiteral("recipe"),        QStringLiteral("kitchen")};
+            QStringLiteral("recipe"),        QStringLiteral("kitchen"),
+            QStringLiteral("coals")};
 }
 
 bool writePicture(MainWindow& window, const QString& view, const QString& file) {

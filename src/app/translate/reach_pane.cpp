@@ -6,6 +6,7 @@
 #include "app/look/palette.h"
 #include "app/translate/row_delegate.h"
 #include "words/stage_words.h"
+#include "words/way_words.h"
 
 #include <QKeyEvent>
 #include <QScrollArea>
@@ -18,7 +19,8 @@ ReachPane::ReachPane(Document& document, QWidget* parent)
       progress_(new QLabel), list_(new QListView), ruler_(new AxisRuler(*model_)),
       others_(new QPushButton), stack_(new QStackedWidget), detailTitle_(new QLabel),
       detailPull_(new QLabel), detailStages_(new QLabel), detailLines_(new QLabel),
-      detailWarnings_(new QLabel), cuts_(new CutsPane(document)), curves_(new Plot),
+      detailWarnings_(new QLabel), detailCautions_(new QLabel), detailWays_(new QLabel),
+      cuts_(new CutsPane(document)), curves_(new Plot),
       back_(new QPushButton(QStringLiteral("Back to all rows"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
@@ -106,6 +108,11 @@ QWidget* ReachPane::buildDetail() {
     detailWarnings_->setObjectName(QStringLiteral("caution"));
     detailWarnings_->setWordWrap(true);
     detailWarnings_->setAccessibleName(QStringLiteral("Cautions"));
+    detailWays_->setWordWrap(true);
+    detailWays_->setAccessibleName(QStringLiteral("Other ways here"));
+    detailWays_->hide();
+    detailCautions_->setWordWrap(true);
+    detailCautions_->setAccessibleName(QStringLiteral("Before you begin"));
     curves_->setMinimumHeight(140);
     curves_->setAccessibleName(QStringLiteral("Core and faces over time"));
     auto* head = new QHBoxLayout;
@@ -128,6 +135,8 @@ QWidget* ReachPane::buildDetail() {
     box->addWidget(legend);
     box->addWidget(detailWarnings_);
     box->addWidget(detailLines_);
+    box->addWidget(detailWays_);
+    box->addWidget(detailCautions_);
     auto* scroll = new QScrollArea; // a low window, or many reasons
     scroll->setWidgetResizable(true);
     scroll->setFrameShape(QFrame::NoFrame);
@@ -215,7 +224,15 @@ void ReachPane::refreshOpenRow() {
             warnings << QStringLiteral("! %1").arg(toQt(line));
         detailWarnings_->setText(warnings.join(QStringLiteral("\n")));
         detailWarnings_->setVisible(!warnings.isEmpty());
+        QStringList cautions;
+        if (item.row.reached)
+            for (const std::string& line : words::rowCautions(item.row, *model_->prepared()))
+                cautions << toQt(line);
+        detailCautions_->setText(QStringLiteral("Before you begin\n") +
+                                 cautions.join(QStringLiteral("\n")));
+        detailCautions_->setVisible(!cautions.isEmpty());
         showLines(item.row, {});
+        detailWays_->hide();
         curves_->setVisible(item.row.reached);
         cuts_->setVisible(item.row.reached);
         emit detailWanted(item.row);
@@ -236,6 +253,13 @@ void ReachPane::showDetail(const translate::Row& row, const translate::RowDetail
     if (!isOpen() || !model_->prepared() || row.target != *open_ || !detail.outcome)
         return;
     showLines(row, words::detailLines(detail, document_.units()));
+    QStringList ways;
+    if (detail.ways)
+        for (const std::string& line :
+             words::wayLines(*detail.ways, *model_->prepared(), document_.units()))
+            ways << toQt(line);
+    detailWays_->setText(QStringLiteral("Other ways here\n") + ways.join(QStringLiteral("\n")));
+    detailWays_->setVisible(!ways.isEmpty());
     cuts_->showCuts(*model_->prepared(), row, *detail.outcome);
     drawCurves(*detail.outcome);
 }

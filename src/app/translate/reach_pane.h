@@ -60,6 +60,8 @@ class ReachPane : public QWidget {
     QLabel* detailStages_; ///< of a recipe of several stages, what to do in which order
     QLabel* detailLines_;
     QLabel* detailWarnings_;
+    QLabel* detailCautions_; ///< what to mind before and while it cooks
+    QLabel* detailWays_;
     CutsPane* cuts_;
     Plot* curves_;
     QPushButton* back_;

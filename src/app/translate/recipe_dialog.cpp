@@ -67,7 +67,7 @@ QLayout* RecipeDialog::buildHead() {
 
 QLayout* RecipeDialog::buildRest() {
     auto* line = new QHBoxLayout;
-    rest_->setText(toQt(printDuration(recipe_.rest.shortestS)));
+    rest_->setText(toQt(recipe::saidTime(recipe_.rest.shortestS)));
     rest_->setFixedWidth(84);
     rest_->setAccessibleName(QStringLiteral("Rest at least"));
     on_->addItems({QStringLiteral("on a rack"), QStringLiteral("on a board")});

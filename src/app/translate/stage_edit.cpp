@@ -15,13 +15,14 @@ namespace dynamet::app {
 StageEdit::StageEdit(Document& document, int number, bool last, const recipe::Stage& stage,
                      QWidget* parent)
     : QWidget(parent), document_(document), number_(number), last_(last), appliance_(new QComboBox),
-      zone_(new QComboBox), vessel_(new QComboBox),
+      zone_(new QComboBox), vessel_(new QComboBox), insert_(new QComboBox),
       setting_(new SettingEdit(QStringLiteral("Stage %1").arg(number))),
       lid_(new QCheckBox(QStringLiteral("lid open"))) {
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 6, 0, 10);
     box->setSpacing(6);
     box->addWidget(buildPlace(stage));
+    box->addWidget(buildHandling(stage));
     box->addWidget(buildEnd(stage));
 }
 
@@ -44,30 +45,35 @@ QWidget* StageEdit::buildPlace(const recipe::Stage& stage) {
     appliance_->setAccessibleName(named(QStringLiteral("appliance")));
     zone_->setAccessibleName(named(QStringLiteral("zone")));
     vessel_->setAccessibleName(named(QStringLiteral("vessel")));
+    insert_->setAccessibleName(named(QStringLiteral("insert")));
+    insert_->addItem(QStringLiteral("nothing put in"), QString());
+    for (const kitchen::Insert& insert : document_.kitchen().inserts)
+        insert_->addItem(toQt(insert.name), toQt(insert.id));
+    insert_->setCurrentIndex(std::max(0, insert_->findData(toQt(stage.place.insertId))));
     lid_->setAccessibleName(named(QStringLiteral("lid open")));
     lid_->setChecked(stage.place.lidOpen);
     for (const kitchen::Appliance& a : document_.kitchen().appliances)
         appliance_->addItem(toQt(a.name), toQt(a.id));
-    for (const kitchen::Vessel& v : document_.kitchen().vessels)
-        vessel_->addItem(toQt(v.name), toQt(v.id));
     const recipe::Place& place = stage.place;
     appliance_->setCurrentIndex(std::max(0, appliance_->findData(toQt(place.applianceId))));
     fillZones();
     zone_->setCurrentIndex(std::max(0, zone_->findText(toQt(place.zone))));
-    if (!place.vesselId.empty())
-        vessel_->setCurrentIndex(std::max(0, vessel_->findData(toQt(place.vesselId))));
+    fillVessels(place.vesselId);
     if (const auto* here = appliance())
         setting_->showSetting(*here, place.setting);
     setting_->orderAfter(lid_);
     connect(appliance_, &QComboBox::currentIndexChanged, this, [this] {
         fillZones();
+        fillVessels("");
         if (const auto* here = appliance())
             setting_->showSetting(*here, {});
+        readBack();
     });
     line->addWidget(number);
     line->addWidget(appliance_);
     line->addWidget(zone_);
     line->addWidget(vessel_);
+    line->addWidget(insert_);
     line->addWidget(lid_);
     line->addWidget(setting_, 1);
     return out;
@@ -82,9 +88,82 @@ void StageEdit::fillZones() {
     for (const kitchen::Zone& zone : here->zones)
         zone_->addItem(toQt(zone.name));
     zone_->setVisible(here->zones.size() > 1);
-    vessel_->setVisible(isHob(here->kind));
     lid_->setVisible(hasLid(here->kind));
-    vessel_->setCurrentIndex(std::max(0, vessel_->findData(toQt(here->standardVesselId))));
+}
+
+/// A hob needs a vessel; elsewhere the food may lie in one. Baths and fryers take none.
+void StageEdit::fillVessels(const std::string& chosen) {
+    const auto* here = appliance();
+    if (!here)
+        return;
+    const bool hob = isHob(here->kind);
+    const bool liquid = groupOf(here->kind) == kitchen::HeatGroup::waterAndOil;
+    vessel_->clear();
+    if (!hob)
+        vessel_->addItem(QStringLiteral("in no vessel"), QString());
+    for (const kitchen::Vessel& v : document_.kitchen().vessels)
+        vessel_->addItem(toQt(v.name), toQt(v.id));
+    const std::string& wanted = hob && chosen.empty() ? here->standardVesselId : chosen;
+    vessel_->setCurrentIndex(std::max(0, vessel_->findData(toQt(wanted))));
+    vessel_->setVisible(hob || (!liquid && vessel_->count() > 1));
+    insert_->setVisible(!hob && !liquid && insert_->count() > 1);
+}
+
+QWidget* StageEdit::buildHandling(const recipe::Stage& stage) {
+    auto* out = new QWidget;
+    auto* lines = new QVBoxLayout(out);
+    lines->setContentsMargins(28, 0, 0, 0);
+    lines->setSpacing(2);
+    does_ = new QLineEdit;
+    does_->setAccessibleName(named(QStringLiteral("what you do")));
+    does_->setPlaceholderText(QStringLiteral(
+        "what you do in it: 3 min, turn, 2 min, lid on at 4 min … (nothing is fine)"));
+    if (const auto* here = appliance())
+        does_->setText(toQt(recipe::handlingSentence(stage.handling, *here, stage.place.setting,
+                                                     document_.units().temperature())));
+    understood_ = new QLabel;
+    understood_->setWordWrap(true);
+    understood_->setObjectName(QStringLiteral("note"));
+    understood_->setAccessibleName(named(QStringLiteral("understood")));
+    lines->addWidget(does_);
+    lines->addWidget(understood_);
+    connect(does_, &QLineEdit::textChanged, this, &StageEdit::readBack);
+    readBack();
+    return out;
+}
+
+Result<recipe::SaidHandling> StageEdit::said() const {
+    const auto* here = appliance();
+    const std::string sentence = toStd(does_->text().trimmed());
+    if (!here || sentence.empty())
+        return recipe::SaidHandling{};
+    const auto setting = setting_->setting();
+    if (!setting)
+        return tl::unexpected(setting.error());
+    auto out = recipe::parseHandling(sentence, *here, *setting, document_.units().temperature());
+    if (!out)
+        return tl::unexpected(out.error().in(toStd(does_->accessibleName())));
+    return out;
+}
+
+void StageEdit::readBack() {
+    if (!does_ || !understood_)
+        return;
+    const auto* here = appliance();
+    const auto means = said();
+    const auto setting = setting_->setting();
+    QString words;
+    if (!means)
+        words = toQt(means.error(), document_.units());
+    else if (here && setting && !does_->text().trimmed().isEmpty())
+        words = QStringLiteral("understood: ") +
+                toQt(recipe::handlingSentence(means->handling, *here, *setting,
+                                              document_.units().temperature())) +
+                (means->totalS > 0
+                     ? QStringLiteral("; %1 in all").arg(toQt(recipe::saidTime(means->totalS)))
+                     : QString());
+    understood_->setText(words);
+    understood_->setVisible(!words.isEmpty());
 }
 
 QLineEdit* StageEdit::field(const QString& name, const QString& shown, const QString& none,
@@ -98,7 +177,7 @@ QLineEdit* StageEdit::field(const QString& name, const QString& shown, const QSt
 
 QWidget* StageEdit::buildEnd(const recipe::Stage& stage) {
     constexpr int kShort = 84, kLong = 168;
-    const auto timeText = [](double s) { return s > 0 ? toQt(printDuration(s)) : QString(); };
+    const auto timeText = [](double s) { return s > 0 ? toQt(recipe::saidTime(s)) : QString(); };
     auto* out = new QWidget;
     auto* lines = new QVBoxLayout(out); // one line would be wider than a small screen
     lines->setContentsMargins(28, 0, 0, 0);
@@ -171,13 +250,21 @@ Result<recipe::Stage> StageEdit::stage() const {
     const auto setting = setting_->setting();
     if (!setting)
         return tl::unexpected(setting.error());
-    stage.place = {here->id, *setting, toStd(zone_->currentText()),
-                   isHob(here->kind) ? toStd(vessel_->currentData().toString()) : "",
-                   hasLid(here->kind) && lid_->isChecked()};
+    const bool liquid = groupOf(here->kind) == kitchen::HeatGroup::waterAndOil;
+    stage.place = {here->id,
+                   *setting,
+                   toStd(zone_->currentText()),
+                   liquid ? "" : toStd(vessel_->currentData().toString()),
+                   hasLid(here->kind) && lid_->isChecked(),
+                   liquid || isHob(here->kind) ? "" : toStd(insert_->currentData().toString())};
+    const auto means = said();
+    if (!means)
+        return tl::unexpected(means.error());
+    stage.handling = means->handling;
     const auto time = seconds(time_);
     if (!time)
         return tl::unexpected(time.error());
-    stage.end.afterS = *time;
+    stage.end.afterS = *time > 0 ? *time : means->totalS;
     if (last_)
         return stage;
     const auto wait = seconds(wait_);

@@ -5,16 +5,19 @@
 
 #include "app/document/document.h"
 #include "app/widgets/setting_edit.h"
+#include "recipe/handling_words.h"
 
 #include <QCheckBox>
 #include <QComboBox>
+#include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
 #include <QWidget>
 
 namespace dynamet::app {
 
-/// One stage of a recipe: where, at what setting, when it ends, and the wait after it. The last
+/// One stage of a recipe: where, in what, at what setting, what the cook does to it, when it ends,
+/// and the wait after it. The last
 /// stage has no core (the goal ends it, unless a time does), no edges and no wait.
 class StageEdit : public QWidget {
     Q_OBJECT
@@ -32,18 +35,25 @@ class StageEdit : public QWidget {
     QWidget* buildPlace(const recipe::Stage& stage);
     QWidget* buildEnd(const recipe::Stage& stage);
     QLineEdit* field(const QString& name, const QString& shown, const QString& none, int width);
+    QWidget* buildHandling(const recipe::Stage& stage);
     void fillZones();
+    void fillVessels(const std::string& chosen);
+    /// Says back what the sentence means, or what is wrong with it.
+    void readBack();
+    Result<recipe::SaidHandling> said() const;
     const kitchen::Appliance* appliance() const;
     QString named(const QString& what) const;
     Result<double> seconds(const QLineEdit* field) const;
     Document& document_;
     int number_;
     bool last_;
-    QComboBox *appliance_, *zone_, *vessel_;
+    QComboBox *appliance_, *zone_, *vessel_, *insert_;
     SettingEdit* setting_;
     QCheckBox* lid_; ///< open; for grills and kettles only
     QLineEdit *core_ = nullptr, *time_ = nullptr, *wait_ = nullptr;
     QCheckBox *edges_ = nullptr, *foil_ = nullptr;
+    QLineEdit* does_ = nullptr; ///< what the cook does in the stage, as a sentence
+    QLabel* understood_ = nullptr;
 };
 
 } // namespace dynamet::app

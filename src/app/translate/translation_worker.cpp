@@ -41,8 +41,16 @@ void TranslationWorker::askDetail(const translate::Row& row) {
             QMetaObject::invokeMethod(this, [this, id, row, detail] {
                 if (id != detailId_)
                     return;
-                detailPending_ = false;
                 emit detailReady(row, detail);
+            });
+            auto more = std::make_shared<translate::RowDetail>(*detail);
+            if (!stop.stop_requested() && row.reached && !prepared->request.moved)
+                more->ways = translate::waysOn(*prepared, row.target, 3, stop);
+            QMetaObject::invokeMethod(this, [this, id, row, more] {
+                if (id != detailId_)
+                    return;
+                detailPending_ = false;
+                emit detailReady(row, more);
             });
         },
         1);

@@ -27,12 +27,33 @@ QPainterPath outlineOf(const cook::CutExtent& extent, const QRectF& box) {
     return path;
 }
 
-/// A crust along a face: its colour, and strokes across it where it is scorched.
-void paintCrust(QPainter& p, const QRectF& band, double browning) {
-    p.fillRect(band, look::crustColour(browning));
-    if (browning <= kScorched)
-        return;
-    p.fillRect(band, QBrush(look::kSurface, Qt::BDiagPattern));
+/// A crust along a face, as uneven as it is: its colours, and strokes across them where it is
+/// scorched.
+void paintCrust(QPainter& p, const QRectF& band, double browning, double spread) {
+    const bool lying = band.width() > band.height();
+    const auto places = cook::crustAlong(browning, spread);
+    const double length = (lying ? band.width() : band.height()) / cook::kCrustPlaces;
+    QRectF place = lying ? QRectF(band.topLeft(), QSizeF(length, band.height()))
+                         : QRectF(band.topLeft(), QSizeF(band.width(), length));
+    p.setRenderHint(QPainter::Antialiasing, false);
+    for (const double index : places) {
+        p.fillRect(place, look::crustColour(index));
+        if (index > kScorched)
+            p.fillRect(place, QBrush(look::kSurface, Qt::BDiagPattern));
+        place.translate(lying ? length : 0, lying ? 0 : length);
+    }
+    p.setRenderHint(QPainter::Antialiasing);
+}
+
+void paintRoundCrust(QPainter& p, const QRectF& box, double browning, double spread) {
+    constexpr int kCircle = 360 * 16;
+    const int arc = kCircle / static_cast<int>(cook::kCrustPlaces);
+    int from = 0;
+    for (const double index : cook::crustAlong(browning, spread)) {
+        p.setPen(QPen(look::crustColour(index), 2 * kCrustWidth, Qt::SolidLine, Qt::FlatCap));
+        p.drawArc(box, from, arc);
+        from += arc;
+    }
 }
 
 } // namespace
@@ -88,6 +109,7 @@ void CutView::paintCut(QPainter& p, const CutShown& cut, const QRectF& area,
                        double pixelsPerM) const {
     const cook::Frame* frame = momentS_ ? frameAt(cut.outcome.frames, *momentS_) : nullptr;
     const auto& browning = frame ? frame->browning : cut.outcome.browning;
+    const auto& spread = frame ? frame->crustSpread : cut.outcome.crustSpread;
     const cook::CutExtent extent = extentOf(cut.outcome.section);
     const QSizeF size(extent.widthM * pixelsPerM, extent.heightM * pixelsPerM);
     QRectF box(QPointF(0, 0), size);
@@ -109,19 +131,19 @@ void CutView::paintCut(QPainter& p, const CutShown& cut, const QRectF& area,
     p.setClipPath(outline);
     p.drawImage(box, flesh(cut, frame, QSize(160, 110)));
     if (extent.round) {
-        p.setPen(QPen(look::crustColour(browning[1]), 2 * kCrustWidth));
-        p.drawEllipse(box);
+        paintRoundCrust(p, box, browning[1], spread[1]);
     } else {
         if (cut.outcome.section.shape != heat::Shape::slab) {
             paintCrust(p, QRectF(box.right() - kCrustWidth, box.top(), kCrustWidth, box.height()),
-                       browning[2]);
+                       browning[2], spread[2]);
             if (cut.outcome.section.halved)
-                paintCrust(p, QRectF(box.left(), box.top(), kCrustWidth, box.height()),
-                           browning[2]);
+                paintCrust(p, QRectF(box.left(), box.top(), kCrustWidth, box.height()), browning[2],
+                           spread[2]);
         }
         paintCrust(p, QRectF(box.left(), box.bottom() - kCrustWidth, box.width(), kCrustWidth),
-                   browning[0]);
-        paintCrust(p, QRectF(box.left(), box.top(), box.width(), kCrustWidth), browning[1]);
+                   browning[0], spread[0]);
+        paintCrust(p, QRectF(box.left(), box.top(), box.width(), kCrustWidth), browning[1],
+                   spread[1]);
     }
     p.setClipping(false);
     p.setPen(QPen(look::kInk, 1));

@@ -37,8 +37,13 @@ FormDialog::FormDialog(Document& document, const QString& title, QWidget* parent
 }
 
 void FormDialog::showEvent(QShowEvent* event) {
-    constexpr int kAround = 120, kFrame = 36;
     QDialog::showEvent(event);
+    fitToFields();
+}
+
+void FormDialog::fitToFields() {
+    constexpr int kAround = 120, kFrame = 36;
+    body_->layout()->activate();
     const int room = screen()->availableGeometry().height() - kFrame;
     resize(std::max(width(), body_->sizeHint().width() + kFrame),
            std::min(room, std::max(height(), body_->sizeHint().height() + kAround)));

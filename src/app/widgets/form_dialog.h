@@ -35,6 +35,8 @@ class FormDialog : public QDialog {
     void addWide(QWidget* widget);
     QFormLayout& form() { return *form_; }
     void setRowVisible(QWidget* field, bool visible);
+    /// Wide and high enough for its fields as they are now; never smaller than it is.
+    void fitToFields();
     /// Takes over what stands in the fields; its error is shown at the foot.
     virtual Result<void> take() = 0;
     DialogFoot& foot() { return *foot_; }

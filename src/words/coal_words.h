@@ -1,0 +1,21 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "kitchen/coal_plan.h"
+#include "quantity/units.h"
+
+#include <string>
+#include <vector>
+
+namespace dynamet::words {
+
+/// How to lay and feed the coals, when to look and turn, what moved the count from the common rule,
+/// and how to correct it by eye; a sentence each. The first one leads.
+std::vector<std::string> coalLines(const kitchen::CoalPlan& plan, const kitchen::CoalWish& wish,
+                                   Units units);
+/// The cautions of coals and hot iron, a sentence each.
+std::vector<std::string> coalCautions();
+
+} // namespace dynamet::words
