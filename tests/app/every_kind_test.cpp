@@ -121,6 +121,28 @@ TEST_F(Defect127, ANarrowWindowCutsNothingAndOffersNothingEmpty) {
     EXPECT_FALSE(find<QPushButton>(window.get(), "Keep this translation")->isEnabled());
 }
 
+// Chosen after another kind, a hob's fields were cut at the right of a window that had been made
+// for fewer (182), and it had no pan though the book has one (183).
+using Defect182 = OwnBook;
+TEST_F(Defect182, AHobChosenLateHasItsRoomAndDefect183ItsPan) {
+    section("Show Vessels");
+    add([](QWidget* dialog) { pick(dialog, "Begin with", "Iron pan 26 cm"); });
+    section("Show Appliances");
+    add([](QWidget* dialog) {
+        pick(dialog, "Kind of appliance", "Water bath");
+        type(dialog, "Name of the appliance", QStringLiteral("Mine"));
+        pick(dialog, "Kind of appliance", "Induction hob");
+        QApplication::processEvents();
+        auto* more = find<QPushButton>(dialog, "Add a pan");
+        ASSERT_NE(more, nullptr);
+        EXPECT_FALSE(more->visibleRegion().isEmpty());
+        EXPECT_EQ(more->visibleRegion().boundingRect().width(), more->width()) << "cut";
+    });
+    ASSERT_EQ(document.kitchen().appliances.size(), 1u);
+    EXPECT_EQ(document.kitchen().appliances.front().standardVesselId,
+              document.kitchen().vessels.front().id);
+}
+
 using HobLimits = OwnBook;
 TEST_F(HobLimits, AreTypedKeptAndCanBeTakenBack) {
     section("Show Appliances");
@@ -138,7 +160,10 @@ TEST_F(HobLimits, AreTypedKeptAndCanBeTakenBack) {
     EXPECT_EQ(limits().sharedInputW, 3700);
     inDialog([](QWidget* dialog) {
         EXPECT_EQ(find<QLineEdit>(dialog, "Highest mark lasts")->text(), QStringLiteral("10 min"));
-        type(dialog, "Highest mark lasts", QString());
+        auto* lasts = find<QLineEdit>(dialog, "Highest mark lasts");
+        lasts->setFocus();
+        lasts->selectAll();
+        QTest::keyClick(lasts, Qt::Key_Delete);
         pressSave(dialog);
     });
     click(window.get(), "Change the chosen one");

@@ -7,10 +7,6 @@
 #include <QSignalBlocker>
 
 namespace dynamet::app {
-namespace {
-constexpr int kTitleWidth = 200; ///< what a name is given before its site
-} // namespace
-
 RateHeader::RateHeader(Document& document, RateController& rating, QWidget* parent)
     : QWidget(parent), document_(document), rating_(rating), title_(new ElidedLabel),
       about_(new ElidedLabel), unfinished_(new QPushButton), with_(new QComboBox),
@@ -21,7 +17,8 @@ RateHeader::RateHeader(Document& document, RateController& rating, QWidget* pare
     title_->setStyleSheet(QStringLiteral("font-size: 20px"));
     about_->setObjectName(QStringLiteral("quiet"));
     line->addWidget(title_);
-    line->addWidget(about_);
+    about_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred); // the name comes first
+    line->addWidget(about_, 1);
     unfinished_->setAccessibleName(QStringLiteral("Go on with the unfinished test"));
     unfinished_->hide();
     connect(unfinished_, &QPushButton::clicked, this, [this] { emit testWanted(unfinishedId_); });
@@ -34,7 +31,6 @@ RateHeader::RateHeader(Document& document, RateController& rating, QWidget* pare
         emit withChosen();
     });
     line->addWidget(with_);
-    line->addStretch();
     int index = 0;
     for (const QString& name :
          {QStringLiteral("Bench"), QStringLiteral("Find"), QStringLiteral("Drift"),
@@ -72,7 +68,6 @@ void RateHeader::refresh(const std::string& testInHand) {
     }
     const auto* site = findSite(document_.kitchen(), appliance->siteId);
     title_->setText(toQt(appliance->name));
-    title_->setMinimumWidth(std::min(kTitleWidth, title_->sizeHint().width()));
     about_->setText(
         QStringLiteral("%1 · %2").arg(QString::fromUtf8(kitchen::kindName(appliance->kind)),
                                       site ? toQt(site->name) : QString()));

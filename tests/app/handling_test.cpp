@@ -1,0 +1,140 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// What a cook does in a stage, in what the food lies, the ways on a target, coals and cautions: by
+// hand on the real window.
+#include "hands.h"
+
+namespace {
+
+using namespace hands;
+using namespace dynamet;
+
+constexpr const char* kStaged = "Fennel venison, oven then pan";
+
+const recipe::Recipe& staged(Bench& bench) {
+    for (const auto& recipe : bench.document.recipes())
+        if (recipe.name == kStaged)
+            return recipe;
+    ADD_FAILURE() << "no such recipe";
+    return bench.document.recipes().front();
+}
+
+void openStaged(Bench& bench) {
+    bench.press(Qt::Key_2, Qt::ControlModifier);
+    auto* chooser = find<QComboBox>(bench.window.get(), "Recipe");
+    chooser->setFocus();
+    QTest::keyClick(chooser, Qt::Key_End);
+    ASSERT_EQ(chooser->currentText(), QString::fromUtf8(kStaged));
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
+}
+
+TEST(StageSentence, IsUnderstoodSaidBackKeptAndUndone) {
+    Bench bench(true, Bench::Kitchen::few);
+    openStaged(bench);
+    inDialog([&](QWidget* dialog) {
+        type(dialog, "Stage 2, what you do", QStringLiteral("90 s, turn, flambe, 60 s"));
+        EXPECT_TRUE(textOf(dialog, "Stage 2, understood").contains(QStringLiteral("flambe")));
+        pressSave(dialog);
+        EXPECT_TRUE(dialog->isVisible()) << "what is not understood is not saved";
+        type(dialog, "Stage 2, what you do", QStringLiteral("90 s, turn, 60 s, set to low, 5 min"));
+        EXPECT_TRUE(textOf(dialog, "Stage 2, understood")
+                        .contains(QStringLiteral(
+                            "turn at 1 min 30 s, set to low at 2 min 30 s; 7 min 30 s in all")))
+            << toStd(textOf(dialog, "Stage 2, understood"));
+        pressSave(dialog);
+    });
+    click(bench.window.get(), "Recipe…");
+    {
+        const recipe::Stage& stage = staged(bench).last();
+        EXPECT_EQ(stage.end.afterS, 450);
+        EXPECT_EQ(stage.handling.turning.seconds, 90);
+        ASSERT_EQ(stage.handling.steps.size(), 1u);
+        EXPECT_EQ(stage.handling.steps[0].move, recipe::Move::setTo);
+    }
+    EXPECT_TRUE(textOf(bench.window.get(), "Where it was written")
+                    .contains(QStringLiteral("set to low at 2 min 30 s")));
+    bench.press(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_TRUE(staged(bench).last().handling == recipe::Handling{});
+}
+
+// A stage of 5 min 30 s was one of 6 min when its recipe had been opened and saved.
+TEST(StageSentence, Defect184ATimeIsKeptToTheSecond) {
+    Bench bench(true, Bench::Kitchen::few);
+    openStaged(bench);
+    const auto save = [&](const QString& time) {
+        inDialog([&](QWidget* dialog) {
+            if (!time.isEmpty()) {
+                type(dialog, "Stage 2, time", time);
+                type(dialog, "Stage 1, wait", time);
+                type(dialog, "Rest at least", time);
+            }
+            pressSave(dialog);
+        });
+        click(bench.window.get(), "Recipe…");
+    };
+    save(QStringLiteral("5 min 30 s"));
+    save({});
+    EXPECT_EQ(staged(bench).last().end.afterS, 330);
+    EXPECT_EQ(staged(bench).stages.front().waitS, 330);
+    EXPECT_EQ(staged(bench).rest.shortestS, 330);
+}
+
+TEST(Vessel, ATrayGoesIntoAnOvenAndIsNamed) {
+    Bench bench(true, Bench::Kitchen::few);
+    openStaged(bench);
+    const double bare = staged(bench).stages.front().waitS;
+    QString vessel;
+    inDialog([&](QWidget* dialog) {
+        auto* box = find<QComboBox>(dialog, "Stage 1, vessel");
+        ASSERT_NE(box, nullptr);
+        EXPECT_EQ(box->currentText(), QStringLiteral("in no vessel"));
+        box->setFocus();
+        QTest::keyClick(box, Qt::Key_Down);
+        vessel = box->currentText();
+        pressSave(dialog);
+    });
+    click(bench.window.get(), "Recipe…");
+    EXPECT_FALSE(staged(bench).stages.front().place.vesselId.empty());
+    EXPECT_EQ(staged(bench).stages.front().waitS, bare);
+    EXPECT_TRUE(textOf(bench.window.get(), "Where it was written").contains(vessel));
+}
+
+TEST(OpenedRow, SaysOtherWaysAndWhatToMind) {
+    Bench bench(true, Bench::Kitchen::few);
+    bench.press(Qt::Key_2, Qt::ControlModifier);
+    ReachPane& reach = bench.window->translatePage().reach();
+    ASSERT_TRUE(
+        waitFor([&] { return bench.window->isIdle() && reach.rows().rowCount() > 0; }, 200000));
+    reach.openRow(0);
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
+    EXPECT_TRUE(textOf(bench.window.get(), "Other ways here").contains(QLatin1Char(':')))
+        << toStd(textOf(bench.window.get(), "Other ways here"));
+    EXPECT_TRUE(
+        textOf(bench.window.get(), "Before you begin").contains(QStringLiteral("Raw and cooked")));
+}
+
+TEST(Coals, AreCountedDrawnAndFollowWhatIsTyped) {
+    Bench bench;
+    QWidget* window = bench.window.get();
+    bench.window->lineUp().select("deck");
+    EXPECT_FALSE(isThere(window, "Page Coals")) << "an electric oven has none";
+    bench.window->lineUp().select("camp-pot");
+    click(window, "Page Coals");
+    const QString lay = textOf(window, "How to lay the coals");
+    EXPECT_TRUE(lay.startsWith(QStringLiteral("Lay "))) << toStd(lay);
+    EXPECT_TRUE(find<QWidget>(window, "Where the coals lie")
+                    ->accessibleDescription()
+                    .contains(QStringLiteral("on the lid")));
+    type(window, "Inside", QStringLiteral("150"));
+    QApplication::processEvents();
+    EXPECT_NE(textOf(window, "How to lay the coals"), lay);
+    pick(window, "What for", "to fry on its floor");
+    EXPECT_TRUE(textOf(window, "How to lay the coals").contains(QStringLiteral("none on the lid")));
+    type(window, "Inside", QStringLiteral("hot"));
+    EXPECT_TRUE(textOf(window, "How to feed and turn them").isEmpty())
+        << "no number outlives what it was made from";
+    EXPECT_TRUE(textOf(window, "Before you begin").contains(QStringLiteral("carbon monoxide")));
+}
+
+} // namespace
