@@ -142,7 +142,7 @@ Result<Answer> translate(const TranslateOptions& options) {
         out.text += "\n" + rowText(row, *prepared);
         if (options.method != "all" || !row.reached)
             continue;
-        const translate::Ways ways = translate::waysOn(*prepared, row.target);
+        const translate::Ways ways = translate::waysOn(*prepared, row);
         json["rows"].back()["ways"] = waysJson(ways, request->kitchen);
         for (const std::string& line : words::wayLines(ways, *prepared, units))
             out.text += "\n    " + line;

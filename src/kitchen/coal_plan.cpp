@@ -21,12 +21,9 @@ constexpr double kCommonRiseK = 156.7; // from 68 to 350 °F
 constexpr double kByDiameter = 1.2;
 constexpr int kMostCoals = 60, kFewestCoals = 2;
 constexpr double kCommonU = 0.15; ///< of a rise by the common rule (1 σ), docs/physics.md
-constexpr double kSettledS = 1800;
+constexpr double kFeedS = 1800, kTooLateS = 900; ///< not for the last quarter of an hour
 constexpr double kLookShare = 0.4, kLatestLookS = 1200;
 constexpr double kTurnEveryS = 900;
-/// Fresh coals are laid when the heat has fallen this far below what is wanted.
-constexpr double kFallenShare = 0.85;
-constexpr int kMostRefills = 8;
 
 CoalsLaid countFor(double riseK, double perCoalK, double share) {
     CoalsLaid best;
@@ -42,26 +39,23 @@ CoalsLaid countFor(double riseK, double perCoalK, double share) {
     return best;
 }
 
-/// When the heat of what lies has fallen too far, and how many fresh ones bring it back; what is
-/// half burnt goes on below them.
+/// Every half hour so many lit ones that the next half hour is as hot as the first; what is half
+/// burnt goes on below them. Common practice, no source: cooks refresh every half hour or so.
 std::vector<CoalsLaid> refills(const CoalWish& wish, const CoalPlan& plan, const coals::Air& air) {
     std::vector<CoalsLaid> out;
-    const double start = coals::meanHeatW(wish.fuel, 0, kSettledS, air);
     struct Laid {
         double atS;
         int coals;
     };
+    const double fresh = coals::meanHeatW(wish.fuel, 0, kFeedS, air);
     const int first = plan.first.under + plan.first.lid;
     std::vector<Laid> laid{{0, first}};
-    const double wanted = first * start;
-    for (double t = kSettledS; t < wish.lastsS - kSettledS / 2; t += 60) {
-        double now = 0;
+    for (double t = kFeedS; t + kTooLateS < wish.lastsS; t += kFeedS) {
+        double left = 0;
         for (const Laid& l : laid)
-            now += l.coals * coals::heatW(wish.fuel, t - l.atS, air);
-        if (now > kFallenShare * wanted)
-            continue;
-        const int missing = static_cast<int>(std::lround((wanted - now) / start));
-        if (missing < 1 || static_cast<int>(out.size()) >= kMostRefills)
+            left += l.coals * coals::meanHeatW(wish.fuel, t - l.atS, t - l.atS + kFeedS, air);
+        const int missing = static_cast<int>(std::lround(first - left / fresh));
+        if (missing < 1)
             continue;
         const int lid = static_cast<int>(std::lround(missing * lidShare(wish.job, wish.size.deep)));
         out.push_back({t, missing - lid, lid});

@@ -3,6 +3,7 @@
 
 #include "translate/ways.h"
 
+#include "kitchen/dial.h"
 #include "kitchen/hob_use.h"
 #include "quantity/enum_words.h"
 #include "translate/cook_row.h"
@@ -28,6 +29,7 @@ constexpr std::array<const char*, 9> kMethods{
 constexpr cook::Effort kSketch{10, 0.8, 4, 3, 0.15};
 constexpr std::size_t kMostSettings = 7; ///< of a stage, evenly by their heat
 constexpr int kMostLooks = 70;
+constexpr double kSearsK = 453.15; ///< a plate cooler than 180 °C does not sear
 constexpr double kSearMinutes[]{1, 2, 3, 5, 8, 12};
 constexpr double kGentleMinutes[]{5, 10, 20, 40};
 constexpr double kBelowGoalK[]{2, 4, 7, 11, 16, 24};
@@ -43,22 +45,33 @@ recipe::StageEnd atCore(double kelvin) {
     return out;
 }
 
-double heatOf(const kitchen::Kitchen& kitchen, const recipe::Place& place) {
+/// How hot a place is at a setting: a pan as hot as the cook holds it, else what it is shown by.
+double heatOf(const kitchen::Kitchen& kitchen, const kitchen::Appliance& appliance,
+              const recipe::Place& place) {
+    for (std::size_t i = 0; i < appliance.controls.size(); ++i)
+        if (appliance.controls[i].kind == kitchen::ControlKind::preheat)
+            if (const auto* held = std::get_if<double>(&place.setting.values[i]))
+                return kitchen::dialTemperature(appliance.controls[i], *held).kelvin();
     const auto field =
         fieldAt(kitchen, place.applianceId, place.setting, place.zone, place.vesselId);
-    if (!field)
-        return 0;
-    return representative(*field, 293.15).kelvin;
+    return field ? representative(*field, 293.15).kelvin : 0;
 }
 
-/// A place at some of its settings, cooler ones first; those that differ by nothing but words are
-/// one.
-std::vector<recipe::Stage> settingsAt(const kitchen::Kitchen& kitchen, recipe::Place place) {
+/// A place at some of its settings from a heat on, cooler ones first; of those alike in heat the
+/// one with the strongest burner.
+std::vector<recipe::Stage> settingsAt(const kitchen::Kitchen& kitchen, recipe::Place place,
+                                      double fromK = 0) {
     const auto* appliance = findAppliance(kitchen, place.applianceId);
     std::map<double, Setting> byHeat;
-    for (const Setting& setting : possibleSettings(kitchen::settable(*appliance), 9, 60)) {
+    for (const Setting& setting : possibleSettings(kitchen::settable(*appliance), 9, 120)) {
         place.setting = setting;
-        byHeat.emplace(heatOf(kitchen, place), setting);
+        const double heat = heatOf(kitchen, *appliance, place);
+        if (heat < fromK)
+            continue;
+        const auto [at, fresh] = byHeat.emplace(heat, setting);
+        if (!fresh &&
+            kitchen::inputOf(*appliance, setting) > kitchen::inputOf(*appliance, at->second))
+            at->second = setting;
     }
     std::vector<Setting> all;
     for (const auto& [heat, setting] : byHeat)
@@ -292,7 +305,7 @@ std::vector<WayGrid> waysGrids(const Prepared& prepared, const Target& target) {
     }
     if (const auto sear = searingPlace(prepared, target);
         sear && canBeColoured(food) && !isSearing(*appliance) && !fryer) {
-        const auto hot = settingsAt(kitchen, *sear);
+        const auto hot = settingsAt(kitchen, *sear, kSearsK);
         if (!bath)
             out.push_back({Method::searThenHere, hot, here, sears});
         out.push_back({Method::hereThenSear, here, hot, below});
@@ -320,8 +333,8 @@ Result<Way> wayAt(const Prepared& prepared, const WayGrid& grid, std::size_t fir
     return sketch->cooked(grid.method, grid.stagesAt(first, last, changeOver), 0);
 }
 
-Ways waysOn(const Prepared& prepared, const Target& target, std::size_t most,
-            std::stop_token stop) {
+Ways waysOn(const Prepared& prepared, const Row& row, std::size_t most, std::stop_token stop) {
+    const Target& target = row.target;
     Ways out;
     const auto sketch = Sketch::of(prepared);
     const auto grids = waysGrids(prepared, target);
@@ -329,7 +342,6 @@ Ways waysOn(const Prepared& prepared, const Target& target, std::size_t most,
         return out;
     std::vector<Way> found;
     double straight = std::numeric_limits<double>::infinity();
-    const Row row = solveRow(prepared, target, stop);
     if (row.reached) {
         recipe::Stage stage;
         stage.place = placeOn(prepared.request, target, row.instruction.setting);

@@ -11,6 +11,7 @@
 namespace dynamet::translate {
 
 struct Prepared;
+struct Row;
 
 /// Methods of the trade. Words are stable.
 enum class Method {
@@ -37,8 +38,8 @@ struct Way {
     std::vector<cook::Difference> differences = {};
 };
 
-/// The best ways on a target, nearest first, the straight one among them; `gain` is by how many
-/// just noticed differences the best of them is nearer than going straight through.
+/// The best ways on the target of a row, nearest first, the straight one among them; `gain` is by
+/// how many just noticed differences the best of them is nearer than going straight through.
 struct Ways {
     std::vector<Way> best;
     double gain = 0;
@@ -50,7 +51,7 @@ struct Ways {
 /// All methods that this appliance (with a searing place of the kitchen beside it) can do,
 /// computed, not gated; at most `most` of them are kept. Empty where the recipe's piece cannot be
 /// held. Settings are those of the dials, on the coarse grid of a search.
-Ways waysOn(const Prepared& prepared, const Target& target, std::size_t most = 3,
+Ways waysOn(const Prepared& prepared, const Row& straight, std::size_t most = 3,
             std::stop_token stop = {});
 
 /// The grid that a method is searched on, for tests: settings of both stages and where it changes

@@ -108,6 +108,35 @@ void sliderWhole(benchmark::State& state) {
     }
 }
 
+/// The other ways on an opened row.
+void waysOfARow(benchmark::State& state) {
+    const auto prepared = *translate::prepare(request());
+    const auto row = translate::solveRow(prepared, prepared.targets[1]);
+    long looks = 0;
+    for (auto _ : state)
+        looks = translate::waysOn(prepared, row).solves;
+    state.counters["looks"] = static_cast<double>(looks);
+}
+
+/// All places of the kitchen with their windows and their methods, on two threads.
+void rowsAndWays(benchmark::State& state) {
+    const translate::Request asked = requestFor(0);
+    for (auto _ : state) {
+        const auto prepared = *translate::prepare(asked);
+        std::atomic<std::size_t> next = 0;
+        std::vector<std::jthread> workers;
+        for (int t = 0; t < 2; ++t)
+            workers.emplace_back([&] {
+                for (std::size_t i = next++; i < prepared.targets.size(); i = next++) {
+                    auto row = translate::solveRow(prepared, prepared.targets[i]);
+                    translate::addWindow(prepared, row);
+                    if (row.reached)
+                        benchmark::DoNotOptimize(translate::waysOn(prepared, row).gain);
+                }
+            });
+    }
+}
+
 BENCHMARK(sliderFirst)->Name("slider/core_curves_time_goal_50ms")->Unit(benchmark::kMillisecond);
 BENCHMARK(sliderWhole)->Name("slider/with_window_goal_200ms")->Unit(benchmark::kMillisecond);
 BENCHMARK(reference)->Name("translate/reference_alone")->Unit(benchmark::kMillisecond);
@@ -121,6 +150,11 @@ BENCHMARK(allRows)
     ->Args({1, 9})
     ->Args({2, 9})
     ->Args({2, 0})
+    ->Unit(benchmark::kMillisecond)
+    ->UseRealTime();
+BENCHMARK(waysOfARow)->Name("translate/ways_of_one_row")->Unit(benchmark::kMillisecond);
+BENCHMARK(rowsAndWays)
+    ->Name("translate/all_rows_and_ways_two_threads")
     ->Unit(benchmark::kMillisecond)
     ->UseRealTime();
 

@@ -108,6 +108,14 @@ awk 'BEGIN{print "time_s,Setpoint,Oven"; for(t=0;t<5000;t+=10) printf "%d,356,%.
 expect 2 "--unit F" "$cli" rate preheat --log "$work/units.csv"
 expect 0 "settles at 18" "$cli" rate preheat --log "$work/units.csv" --unit F --json
 [[ $(json "['log']['guessed']") == True ]] || no "what was guessed is said in JSON"
+expect 0 "on the lid: the inside comes to" "$cli" coals "$work/k.dynamet" "Camp oven" --inside 180C --job bake
+expect 0 per_coal_K "$cli" coals "$work/k.dynamet" "Camp oven" --inside 350F --job simmer --inches 14 --lasts 3h --json
+[[ $(json "['format']") == dynamet-coals && $(json "['first']['under'] > d['first']['lid']") == True && $(json "['added'].__len__() > 0") == True ]] || no "a stew's coals lie below and are fed"
+expect 2 "no iron oven" "$cli" coals "$work/k.dynamet" "Deck oven" --inside 180C
+expect 2 "bake, roast" "$cli" coals "$work/k.dynamet" "Camp oven" --inside 180C --job toast
+expect 2 "bring an iron oven to" "$cli" coals "$work/k.dynamet" "Camp oven" --inside 900C
+expect 0 "ways" "$cli" translate "$work/k.dynamet" --recipe pork-caraway --to "Circulator tub" --method all --json
+[[ $(json "['rows'][0]['ways'][0]['method']") == here_then_sear ]] || no "a bath is seared afterwards"
 expect 2 "" "$cli" dance
 [[ $failures -eq 0 ]] && echo "every call answered as documented"
 exit $((failures > 0))

@@ -76,7 +76,7 @@ TEST(Ways, OnlyWhatTheApplianceCanDo) {
 // roast.
 TEST(Ways, ABathIsSearedAfterwards) {
     const Prepared p = preparedFor("beef-lean", 0.04, 55);
-    const Ways ways = waysOn(p, on(p, "bath"));
+    const Ways ways = waysOn(p, solveRow(p, on(p, "bath")));
     ASSERT_FALSE(ways.best.empty());
     EXPECT_EQ(ways.best.front().method, Method::hereThenSear);
     EXPECT_TRUE(ways.secondStageGains());
@@ -89,7 +89,7 @@ TEST(Ways, ABathIsSearedAfterwards) {
 // A recipe carried to its own appliance needs no second stage, and is told so.
 TEST(Ways, ASecondStageThatBuysNothingIsSaidTo) {
     const Prepared p = preparedFor("pork-loin", 0.04, 64);
-    const Ways ways = waysOn(p, on(p, "still"));
+    const Ways ways = waysOn(p, solveRow(p, on(p, "still")));
     EXPECT_FALSE(ways.secondStageGains());
     const auto lines = words::wayLines(ways, p, {});
     ASSERT_FALSE(lines.empty());
@@ -114,7 +114,7 @@ TEST(Ways, AnExhaustiveGridFindsNothingATasterWouldNotice) {
                           {"beef-lean", 0.03, 55, "bath", ""}}) {
         const Prepared p = preparedFor(c.food, c.thickM, c.goalC);
         const Target target = on(p, c.target, c.zone);
-        const Ways ways = waysOn(p, target, 20);
+        const Ways ways = waysOn(p, solveRow(p, target), 20);
         for (const WayGrid& grid : waysGrids(p, target)) {
             ++cases;
             double nearest = 1e9;

@@ -45,7 +45,7 @@ void TranslationWorker::askDetail(const translate::Row& row) {
             });
             auto more = std::make_shared<translate::RowDetail>(*detail);
             if (!stop.stop_requested() && row.reached && !prepared->request.moved)
-                more->ways = translate::waysOn(*prepared, row.target, 3, stop);
+                more->ways = translate::waysOn(*prepared, row, 3, stop);
             QMetaObject::invokeMethod(this, [this, id, row, more] {
                 if (id != detailId_)
                     return;
