@@ -169,6 +169,16 @@ std::string unevennessOf(const cook::Outcome& o) {
     return out;
 }
 
+/// How crisp the darker face is as it is served, from 0 to 1: the share of a dry layer in it and
+/// half a millimetre more (our own measure, to compare by; the layer itself is an effective one).
+std::string crispWords(const cook::Outcome& o) {
+    constexpr double kHalfCrispM = 0.5e-3;
+    const std::size_t face = !o.topAlone && o.browning[0] > o.browning[1] ? 0 : 1;
+    const double crisp = o.dryLayerM[face] / (o.dryLayerM[face] + kHalfCrispM);
+    const char* word = crisp < 0.15 ? "soft" : crisp < 0.45 ? "a little" : "crisp";
+    return fmt::format("{} ({})", word, printFixed(crisp, 2));
+}
+
 } // namespace
 
 std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& prepared,
@@ -182,6 +192,7 @@ std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& pr
         {"Time there", printDuration(o.pullS)},
         {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
         {"Over the face", unevennessOf(o)},
+        {"Crisp", crispWords(o)},
         {"Weight lost", (o.juiceU > 0 ? "" : "about ") +
                             printPlusMinus(o.weightLossShare * 100,
                                            2 * o.juiceU * 100 * food.composition.water, "%")},
