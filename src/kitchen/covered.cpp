@@ -3,6 +3,8 @@
 
 #include "kitchen/covered.h"
 
+#include "kitchen/field_change.h"
+
 #include "quantity/water.h"
 
 #include <algorithm>
@@ -51,7 +53,9 @@ HeatField withCover(HeatField field, const CoverHeat& cover, const Site& site) {
         0.95 * saturationPressurePa(Temperature::kelvin(std::min(air.kelvin, boilingK)));
     const double vapour = std::min(cover.wet ? kWetVapourShare * pressure : cover.vapourPa, holds);
     const double uVapour = cover.wet ? kWetVapourU * pressure : cover.uVapourPa;
-    for (const Face face : {Face::top, Face::side})
+    const std::vector<FieldCurve> curves = field.curves;
+    for (const Face face : {Face::top, Face::side}) {
+        forgetWhere(field, [face](const FieldKey& key) { return key.face == face; });
         for (const auto& [term, value, u] :
              {std::tuple{Term::air, air.kelvin, air.u},
               {Term::hAir, kStillAir, kStillAirU},
@@ -62,22 +66,13 @@ HeatField withCover(HeatField field, const CoverHeat& cover, const Site& site) {
             out.from = "typical under a cover";
             put(field, out);
         }
-    for (const Face face : {Face::top, Face::side}) {
-        std::erase_if(field.numbers, [&](const FieldNumber& n) {
-            return n.key.face == face &&
-                   (n.key.term == Term::radiant2 || n.key.term == Term::view2);
-        });
-        std::erase_if(field.curves, [&](const FieldCurve& c) { return c.key.face == face; });
-        for (const FieldCurve& curve : std::vector<FieldCurve>(field.curves))
+        for (const FieldCurve& curve : curves)
             if (curve.key == FieldKey{Face::all, Term::air})
                 for (const Term term : {Term::air, Term::radiant}) { // a fire that dies around it
                     FieldCurve same = curve;
                     same.key = {face, term};
                     field.curves.push_back(std::move(same));
                 }
-        std::erase_if(field.covariances, [&](const FieldCovariance& c) {
-            return c.a.face == face || c.b.face == face;
-        });
         field.covariances.push_back({{face, Term::air}, {face, Term::radiant}, air.u * air.u});
     }
     return field;

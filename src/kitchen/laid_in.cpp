@@ -3,7 +3,8 @@
 
 #include "kitchen/laid_in.h"
 
-#include "quantity/temperature.h"
+#include "kitchen/field_change.h"
+#include "quantity/water.h"
 
 #include <algorithm>
 #include <cmath>
@@ -11,7 +12,6 @@
 namespace dynamet::kitchen {
 namespace {
 
-constexpr double kStefan = kStefanBoltzmann;
 constexpr double kFoodEmissivity = 0.9;
 /// Metal on metal, W/m²K, per area of the base (from memory, a factor of two).
 constexpr double kStandsOn = 120;
@@ -49,10 +49,7 @@ void forget(HeatField& field, Term term) {
     if (const FieldNumber* known = find(field, key);
         !known || known->provenance == Provenance::measured)
         return;
-    std::erase_if(field.numbers, [&](const FieldNumber& n) { return n.key == key; });
-    std::erase_if(field.curves, [&](const FieldCurve& c) { return c.key == key; });
-    std::erase_if(field.covariances,
-                  [&](const FieldCovariance& c) { return c.a == key || c.b == key; });
+    forgetWhere(field, [&](const FieldKey& other) { return other == key; });
 }
 
 /// The air's own number for the bottom face, which is known as well as the air is.
@@ -113,8 +110,8 @@ Settles settlesIn(const HeatField& field, double emissivity) {
             const double sees = valueOf(view, 0) * emissivity / kFoodEmissivity;
             if (glow <= 0 || sees <= 0)
                 continue;
-            const double radiates =
-                sees * kStefan * (glow * glow + out.kelvin * out.kelvin) * (glow + out.kelvin);
+            const double radiates = sees * kStefanBoltzmann *
+                                    (glow * glow + out.kelvin * out.kelvin) * (glow + out.kelvin);
             gain += radiates;
             source += radiates * glow;
         }

@@ -3,6 +3,8 @@
 
 #include "kitchen/moved_by_hand.h"
 
+#include "kitchen/field_change.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -16,11 +18,7 @@ constexpr double kHottestSpoonK = 473.15, kBelowBoilingK = 5;
 constexpr double kRoomAir = 7, kRoomAirU = 2;
 
 void forget(HeatField& field, Term term) {
-    const auto has = [term](const FieldKey& key) { return key.term == term; };
-    std::erase_if(field.numbers, [&](const FieldNumber& n) { return has(n.key); });
-    std::erase_if(field.curves, [&](const FieldCurve& c) { return has(c.key); });
-    std::erase_if(field.covariances,
-                  [&](const FieldCovariance& c) { return has(c.a) || has(c.b); });
+    forgetWhere(field, [term](const FieldKey& key) { return key.term == term; });
 }
 
 bool hasBurner(const HeatField& field) {

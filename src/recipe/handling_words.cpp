@@ -7,7 +7,7 @@
 #include "quantity/number_text.h"
 #include "quantity/parse_duration.h"
 #include "quantity/parse_temperature.h"
-#include "quantity/print.h"
+#include "recipe/handling_spellings.h"
 
 #include <algorithm>
 #include <array>
@@ -68,41 +68,6 @@ std::optional<std::string> cutOff(std::string& phrase, const char* word) {
 tl::unexpected<Error> notUnderstood(const std::string& phrase, const std::string& why) {
     return fail(Errc::parse, fmt::format("\"{}\": {}", phrase, why));
 }
-
-struct Spelling {
-    const char* words;
-    Move move;
-    Cover cover = Cover::none;
-};
-constexpr std::array<Spelling, 29> kSpellings{{{"quarter turn", Move::quarterTurn},
-                                               {"turn crosswise", Move::quarterTurn},
-                                               {"shake", Move::shake},
-                                               {"roll", Move::shake},
-                                               {"toss", Move::shake},
-                                               {"press", Move::press},
-                                               {"baste", Move::baste},
-                                               {"spoon over", Move::baste},
-                                               {"off the heat", Move::offHeat},
-                                               {"off heat", Move::offHeat},
-                                               {"lid on", Move::cover, Cover::lid},
-                                               {"cover", Move::cover, Cover::lid},
-                                               {"dome on", Move::cover, Cover::dome},
-                                               {"foil on", Move::cover, Cover::foil},
-                                               {"lid off", Move::uncover},
-                                               {"dome off", Move::uncover},
-                                               {"foil off", Move::uncover},
-                                               {"uncover", Move::uncover},
-                                               {"open the lid", Move::openLid},
-                                               {"lid up", Move::openLid},
-                                               {"close the lid", Move::closeLid},
-                                               {"lid down", Move::closeLid},
-                                               {"open the door", Move::openDoor},
-                                               {"door open", Move::openDoor},
-                                               {"heat off", Move::setTo},
-                                               {"burner off", Move::setTo},
-                                               {"turn it off", Move::setTo},
-                                               {"switch off", Move::setTo},
-                                               {"turn", Move::turnOver}}};
 
 /// One reading of a sentence, phrase after phrase.
 struct Reader {
@@ -298,79 +263,6 @@ struct Reader {
     }
 };
 
-/// "5 min 30 s": unlike what a cook is told to expect, what he said is kept to the second.
-std::string exactTime(double seconds) {
-    const long all = std::lround(seconds);
-    std::string out;
-    const auto add = [&out](long count, const char* unit) {
-        if (count > 0)
-            out += fmt::format("{}{} {}", out.empty() ? "" : " ", count, unit);
-    };
-    add(all / 3600, "h");
-    add(all / 60 % 60, "min");
-    add(all % 60, "s");
-    return out.empty() ? "0 s" : out;
-}
-
-std::string atWords(const Step& step) {
-    std::string out;
-    if (step.forS > 0)
-        out += " for " + exactTime(step.forS);
-    if (step.again)
-        return out + " every " + exactTime(step.atS);
-    return step.atS > 0 ? out + " at " + exactTime(step.atS) : out;
-}
-
-std::string turnWords(const Turning& turning, TemperatureUnit unit) {
-    switch (turning.when) {
-    case TurnWhen::asUsual:
-        return "";
-    case TurnWhen::never:
-        return "never turn";
-    case TurnWhen::after:
-        return "turn at " + exactTime(turning.seconds);
-    case TurnWhen::atCore:
-        return "turn at " + printTemperature(Temperature::kelvin(turning.coreK), unit);
-    case TurnWhen::half:
-        return "turn halfway";
-    case TurnWhen::every:
-        return "turn every " + exactTime(turning.seconds);
-    case TurnWhen::leaving:
-        return "turn as it leaves";
-    }
-    return "";
-}
-
-const char* coverWords(Cover cover) {
-    return cover == Cover::dome ? "dome on" : cover == Cover::foil ? "foil on" : "lid on";
-}
-
-/// The value of the control by which the settings differ, as `changed` reads it.
-std::string differing(const Appliance& on, const Setting& before, const Setting& after) {
-    for (std::size_t i = 0; i < on.controls.size(); ++i)
-        if (!(before.values[i] == after.values[i])) {
-            const std::string text = kitchen::settingText({on.controls[i]}, {{after.values[i]}});
-            return text.substr(text.find('=') + 1);
-        }
-    return "";
-}
-
-std::string stepWords(const Step& step, const Appliance& on, Setting& before) {
-    if (step.move == Move::setTo && step.setting) {
-        const std::string value = differing(on, before, *step.setting);
-        before = *step.setting;
-        return fmt::format("set to {}{}", value, atWords(step));
-    }
-    if (step.move == Move::toZone)
-        return fmt::format("to {}{}", step.zone, atWords(step));
-    if (step.move == Move::cover)
-        return coverWords(step.cover) + atWords(step);
-    for (const Spelling& spelling : kSpellings)
-        if (spelling.move == step.move)
-            return spelling.words + atWords(step);
-    return "";
-}
-
 } // namespace
 
 Result<SaidHandling> parseHandling(const std::string& sentence, const Appliance& on,
@@ -384,28 +276,6 @@ Result<SaidHandling> parseHandling(const std::string& sentence, const Appliance&
     std::stable_sort(reader.out.handling.steps.begin(), reader.out.handling.steps.end(),
                      [](const Step& a, const Step& b) { return a.atS < b.atS; });
     return reader.out;
-}
-
-std::string saidTime(double seconds) {
-    return exactTime(seconds);
-}
-
-std::string handlingSentence(const Handling& handling, const Appliance& on, const Setting& begun,
-                             TemperatureUnit unit) {
-    std::string out;
-    const auto add = [&out](const std::string& phrase) {
-        if (!phrase.empty())
-            out += (out.empty() ? "" : ", ") + phrase;
-    };
-    if (handling.cover != Cover::none)
-        add(coverWords(handling.cover));
-    if (handling.waterAdded)
-        add("with water");
-    add(turnWords(handling.turning, unit));
-    Setting before = begun;
-    for (const Step& step : handling.steps)
-        add(stepWords(step, on, before));
-    return out;
 }
 
 } // namespace dynamet::recipe
