@@ -31,7 +31,7 @@ std::vector<Event> eventsOf(const StagePlan& plan, double startS, double takesS,
     std::vector<Event> out;
     if (plan.turning == Turning::once)
         out.push_back({startS + plan.turnAtS.value_or(takesS / 2)});
-    if (plan.turning == Turning::often)
+    if (plan.turning == Turning::often && plan.everyS > 0)
         for (double t = startS + plan.everyS; t < untilS; t += plan.everyS)
             out.push_back({t});
     for (const Change& change : plan.changes)

@@ -65,6 +65,8 @@ std::optional<std::string> cutOff(std::string& phrase, const char* word) {
     return rest;
 }
 
+constexpr double kOftenestS = 5;
+
 tl::unexpected<Error> notUnderstood(const std::string& phrase, const std::string& why) {
     return fail(Errc::parse, fmt::format("\"{}\": {}", phrase, why));
 }
@@ -115,6 +117,8 @@ struct Reader {
                 when.again = std::string_view(word) == "every";
                 if (const auto time = parseDuration(*said); time && time->highS > 0) {
                     when.atS = time->highS;
+                    if (when.again && when.atS < kOftenestS)
+                        return notUnderstood(whole, "nobody does it that often; say 5 s or more");
                 } else if (const auto core = parseTemperature(*said, unit); core && !when.again) {
                     when.coreK = core->kelvin();
                 } else {

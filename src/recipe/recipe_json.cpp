@@ -152,6 +152,8 @@ Step stepOf(const StrictJson& from, const kitchen::Appliance& appliance) {
     out.atS = from.numberOr("at_s", 0);
     out.again = from.booleanOr("again", false);
     out.forS = from.numberOr("for_s", 0);
+    if (out.atS < 0 || out.forS < 0 || (out.again && out.atS <= 0))
+        throw from.wrong("should happen at a time from 0 on, again only after some");
     out.zone = from.textOr("zone", "");
     if (from.has("cover"))
         out.cover = known(coverOf(from.at("cover").text()), from.at("cover"));
@@ -174,6 +176,10 @@ Handling handlingOf(const StrictJson& from, const kitchen::Appliance& appliance)
         out.turning.when = known(turnWhenOf(turn.textOr("when", "as_usual")), turn);
         out.turning.seconds = turn.numberOr("seconds", 0);
         out.turning.coreK = turn.numberOr("core_k", 0);
+        const bool timed =
+            out.turning.when == TurnWhen::after || out.turning.when == TurnWhen::every;
+        if (timed && out.turning.seconds <= 0)
+            throw turn.wrong("should have seconds above 0");
     }
     if (from.has("steps"))
         for (const StrictJson& step : from.at("steps").list())

@@ -18,7 +18,7 @@ namespace {
 using kitchen::HeatField;
 using recipe::Move;
 
-constexpr int kMostTimes = 200; ///< that a step happens again
+constexpr int kMostTimes = 720; ///< that a step happens again
 constexpr double kLongestS = 12 * 3600;
 
 /// What stands, lies and is set at a moment of a stage.

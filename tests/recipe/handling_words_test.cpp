@@ -111,7 +111,8 @@ TEST(HandlingWords, WhatIsNotUnderstoodIsNamed) {
                                           {"off the heat", "how long"},
                                           {"lid on at noon", "noon"},
                                           {"baste at 45 °C", "core"},
-                                          {"off the heat for 3 min every 2 min", "longer"}}) {
+                                          {"off the heat for 3 min every 2 min", "longer"},
+                                          {"turn every 1 s", "that often"}}) {
         const auto out =
             parseHandling(sentence, pan().appliance, pan().setting, TemperatureUnit::celsius);
         ASSERT_FALSE(out) << sentence;

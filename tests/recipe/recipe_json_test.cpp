@@ -60,6 +60,16 @@ Recipe fullRecipe(const kitchen::Kitchen& kitchen) {
     Stage sear;
     sear.place = at(kitchen, "hob", "level=6;preheat=230C");
     sear.end.afterS = 95;
+    low.place.vesselId = "tray";
+    low.place.insertId = "stone";
+    low.handling.cover = Cover::foil;
+    low.handling.waterAdded = true;
+    low.handling.turning = {TurnWhen::atCore, 0, 300.5};
+    low.handling.steps = {{Move::baste, 300, true, 20},
+                          {Move::cover, 600, false, 0, {}, {}, Cover::dome},
+                          {Move::toZone, 700, false, 0, {}, low.place.zone},
+                          {Move::setTo, 900, false, 0, at(kitchen, "oven", "oven=120C").setting}};
+    sear.handling.turning = {TurnWhen::every, 45, 0};
     out.stages = {low, sear};
     out.rest.tented = out.rest.onBoard = true;
     out.rest.shortestS = 420;
@@ -130,6 +140,12 @@ INSTANTIATE_TEST_SUITE_P(
         Damage{"\"setting\":\"oven=95C\"", "\"setting\":\"oven=9500C\"", Errc::notFound,
                "no setting"},
         Damage{"\"appliance\":\"hob\"", "\"appliance\":\"ring\"", Errc::notFound, "retired"},
+        Damage{"\"at_s\":300.0", "\"at_s\":-1", Errc::invalidArgument, "from 0 on"},
+        Damage{"\"at_s\":300.0", "\"at_s\":0", Errc::invalidArgument, "again only after"},
+        Damage{"\"seconds\":45.0", "\"seconds\":0", Errc::invalidArgument, "above 0"},
+        Damage{"\"move\":\"baste\"", "\"move\":\"juggle\"", Errc::invalidArgument,
+               "not known to this program"},
+        Damage{"\"cover\":\"dome\"", "\"cover\":\"hat\"", Errc::invalidArgument, "not known"},
         Damage{"\"name\":\"Rack", "\"title\":\"Rack", Errc::invalidArgument,
                "\"name\" is missing"}));
 
