@@ -9,7 +9,7 @@
 namespace dynamet::book {
 namespace {
 
-constexpr int kVesselKinds = 7, kInsertKinds = 6;
+constexpr int kVesselKinds = 9, kInsertKinds = 6;
 
 Row rowOf(const kitchen::Vessel& v) {
     return {{"name", v.name},

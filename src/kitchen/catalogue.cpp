@@ -32,8 +32,9 @@ std::optional<double> celsiusAt(const json& row, const char* key) {
 }
 
 VesselKind vesselKind(const std::string& text) {
-    for (const VesselKind kind : {VesselKind::pot, VesselKind::pan, VesselKind::tray,
-                                  VesselKind::rack, VesselKind::lid, VesselKind::basket})
+    for (const VesselKind kind :
+         {VesselKind::pot, VesselKind::pan, VesselKind::tray, VesselKind::rack, VesselKind::lid,
+          VesselKind::basket, VesselKind::dish, VesselKind::ridgedPan})
         if (text == enumName(kind))
             return kind;
     return VesselKind::pan;
