@@ -23,6 +23,9 @@ struct Change {
     std::optional<kitchen::HeatField> field;
     bool quarterTurn = false;
     bool turned = false; ///< over
+    /// Other fuel or another setting: the field's curves begin here. A lid or a door that changes
+    /// leaves a fire on its course.
+    bool newCourse = false;
 };
 
 /// One stage as it is cooked: what was written, the heat of its place, and how it is turned.

@@ -143,8 +143,7 @@ void Simulation::change(const Change& change) {
             crust.quarterTurn();
     if (!change.field)
         return;
-    // A fire that only gets a lid burns on; other coals begin their own course.
-    if (!(change.field->curves == field_.curves))
+    if (change.newCourse)
         fieldSinceS_ = timeS();
     field_ = *change.field;
     const Surroundings before = around_;

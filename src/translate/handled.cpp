@@ -189,6 +189,7 @@ Result<Handled> handled(const Request& request, const recipe::Stage& written,
                 return tl::unexpected(next.error());
             change.field = std::move(*next);
         }
+        change.newCourse = moment.step->move == Move::setTo;
         change.quarterTurn = moment.step->move == Move::quarterTurn;
         change.turned = moment.step->move == Move::shake || moment.step->move == Move::turnOver;
         out.changes.push_back(std::move(change));

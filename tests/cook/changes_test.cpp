@@ -93,6 +93,27 @@ TEST(Change, ASolvedCookIsTheSameAsItsStraightRun) {
     EXPECT_NEAR(solved->peakK, C(54), 0.05);
 }
 
+// A fire that gets a lid burns on where it was; fresh coals begin their own course.
+TEST(Change, AFireKeepsItsCourseUnlessItIsFed) {
+    const auto steak = slabOf("beef-lean", 40, 5);
+    const auto dying = [](double h) {
+        kitchen::HeatField f = ovenField(220, h, 2500);
+        for (const Term term : {Term::air, Term::radiant})
+            f.curves.push_back({{Face::all, term}, {0, 1200}, {0, -180}, ""});
+        return f;
+    };
+    const auto core = [&](bool changes, bool fed) {
+        Programme p;
+        p.last().field = dying(12);
+        if (changes)
+            p.last().changes.push_back({1200, dying(12.001), false, false, fed});
+        p.rest.shortestS = p.rest.longestS = 0;
+        return cookFor(steak, p, 3000, kFull, tables(steak))->pullK;
+    };
+    EXPECT_NEAR(core(true, false), core(false, false), 0.02);
+    EXPECT_GT(core(true, true), core(false, false) + 3);
+}
+
 TEST(Turning, AtACoreTurnsWhenItIsThere) {
     const auto steak = slabOf("beef-lean", 35, 5);
     Programme p;
