@@ -155,10 +155,12 @@ Result<Way> wayAt(const Prepared& prepared, const WayGrid& grid, std::size_t fir
 Ways waysOn(const Prepared& prepared, const Row& row, std::size_t most, std::stop_token stop) {
     const Target& target = row.target;
     Ways out;
-    const auto sketch = Sketch::of(prepared);
-    const auto grids = waysGrids(prepared, target);
-    if (!sketch || prepared.request.moved)
+    if (prepared.request.moved)
         return out;
+    const auto sketch = Sketch::of(prepared);
+    if (!sketch)
+        return out;
+    const auto grids = waysGrids(prepared, target);
     std::vector<Way> found;
     double straight = std::numeric_limits<double>::infinity();
     if (row.reached) {

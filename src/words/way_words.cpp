@@ -41,12 +41,10 @@ std::string wayWords(const Way& way, const Prepared& prepared, Units units) {
         else if (stage.end.afterS > 0)
             out += " for " + printDuration(stage.end.afterS);
         else
-            out += fmt::format(" for about {} more, out at {}", printDuration(minutesRounded(took)),
+            out += fmt::format(" for about {}{}, out at {}", printDuration(minutesRounded(took)),
+                               i > 0 ? " more" : "",
                                printDegrees(way.outcome.pullK, units.fahrenheit));
     }
-    if (way.stages.size() == 1) // nothing went before
-        if (const std::size_t more = out.find(" more, out at"); more != std::string::npos)
-            out.erase(more, 5);
     const std::string differs = differenceWords(way.differences);
     return out + (differs.empty() ? "; nothing that is noticed differs" : "; " + differs) + ".";
 }

@@ -40,7 +40,6 @@ CoalsPane::CoalsPane(Document& document, QWidget* parent)
     cautions_->setWordWrap(true);
     cautions_->setObjectName(QStringLiteral("caution"));
     cautions_->setAccessibleName(QStringLiteral("Before you begin"));
-    cautions_->setText(toQt(words::coalCautions().front()));
     QStringList cautions;
     for (const std::string& line : words::coalCautions())
         cautions << QStringLiteral("! ") + toQt(line);
