@@ -27,6 +27,7 @@ Result<kitchen::CoalWish> wishOf(const CoalsOptions& options) {
         return fail(Errc::invalidArgument, "--job is bake, roast, simmer or fry");
     out.job = *job;
     out.size = {options.inches * kInch, options.deep};
+    out.stacked = options.stacked;
     const auto lasts = parseDuration(options.lasts);
     if (!lasts)
         return tl::unexpected(lasts.error().in("--lasts"));
@@ -38,40 +39,94 @@ nlohmann::json jsonOf(const kitchen::CoalsLaid& laid) {
     return {{"at_s", laid.atS}, {"under", laid.under}, {"lid", laid.lid}};
 }
 
+std::string joined(const std::vector<std::string>& lines) {
+    std::string out;
+    for (const std::string& line : lines)
+        out += (out.empty() ? "" : "\n") + line;
+    return out;
+}
+
+Result<kitchen::Site> siteOf(const CoalsOptions& options, const kitchen::Kitchen& kitchen,
+                             const kitchen::Appliance& on) {
+    if (options.site.empty()) {
+        const kitchen::Site* site = findSite(kitchen, on.siteId);
+        return site ? *site : kitchen::Site{};
+    }
+    for (const kitchen::Site& one : kitchen.sites)
+        if (one.name == options.site)
+            return one;
+    return fail(Errc::notFound, fmt::format("there is no place \"{}\" in it", options.site));
+}
+
+Result<kitchen::OpenCoalsWish> openWishOf(const CoalsOptions& options) {
+    kitchen::OpenCoalsWish out;
+    out.chimney = options.chimney;
+    const auto layout = coals::layoutOf(options.layout);
+    if (!layout)
+        return fail(Errc::invalidArgument, "--layout is even, banked or half");
+    out.layout = *layout;
+    const auto age = parseDuration(options.age), lasts = parseDuration(options.lasts);
+    if (!age)
+        return tl::unexpected(age.error().in("--age"));
+    if (!lasts)
+        return tl::unexpected(lasts.error().in("--lasts"));
+    out.ageS = age->highS;
+    out.lastsS = lasts->highS;
+    return out;
+}
+
+Result<Answer> openCoals(const CoalsOptions& options, const kitchen::Site& site) {
+    const auto wish = openWishOf(options);
+    if (!wish)
+        return tl::unexpected(wish.error());
+    const auto plan = kitchen::openCoals(*wish, site);
+    if (!plan)
+        return tl::unexpected(plan.error());
+    Answer out;
+    out.text = joined(words::openCoalLines(*plan, *wish, {options.fahrenheit, options.fahrenheit}));
+    nlohmann::json heights = nlohmann::json::array();
+    for (const kitchen::AtGrate& at : plan->heights)
+        heights.push_back({{"height_m", at.heightM}, {"flux_W_m2", at.fluxW_m2}, {"u_W_m2", at.u}});
+    out.json =
+        nlohmann::json{
+            {"format", "dynamet-open-coals"},       {"version", 1},         {"coals", plan->coals},
+            {"bed_diameter_m", plan->bedDiameterM}, {"heights", heights},   {"half_s", plan->halfS},
+            {"first_add_s", plan->firstAddS},       {"to_add", plan->toAdd}}
+            .dump(2);
+    return out;
+}
+
 } // namespace
 
 Result<Answer> coals(const CoalsOptions& options) {
-    const auto wish = wishOf(options);
-    if (!wish)
-        return tl::unexpected(wish.error());
     const auto kitchen = kitchenOf(options.book);
     if (!kitchen)
         return tl::unexpected(kitchen.error());
     const auto oven = applianceNamed(*kitchen, options.oven);
     if (!oven)
         return tl::unexpected(oven.error());
+    const auto here = siteOf(options, *kitchen, *oven);
+    if (!here)
+        return tl::unexpected(here.error());
+    if (options.open)
+        return openCoals(options, *here);
     if (oven->kind != kitchen::ApplianceKind::ironOven)
         return fail(Errc::invalidArgument,
-                    fmt::format("{} is no iron oven: coals are counted for those", oven->name));
-    const kitchen::Site* site = findSite(*kitchen, oven->siteId);
-    if (!options.site.empty()) {
-        site = nullptr;
-        for (const kitchen::Site& one : kitchen->sites)
-            if (one.name == options.site)
-                site = &one;
-        if (!site)
-            return fail(Errc::notFound,
-                        fmt::format("there is no place \"{}\" in it", options.site));
-    }
-    const kitchen::Site here = site ? *site : kitchen::Site{};
-    const auto plan = coalPlan(*kitchen, *oven, *wish, here);
+                    fmt::format("{} is no iron oven: coals are counted for those; --open counts "
+                                "coals under a grate",
+                                oven->name));
+    if (options.inside.empty())
+        return fail(Errc::invalidArgument, "--inside says how hot it should be, as 180C");
+    const auto wish = wishOf(options);
+    if (!wish)
+        return tl::unexpected(wish.error());
+    const auto plan = coalPlan(*kitchen, *oven, *wish, *here);
     if (!plan)
         return tl::unexpected(plan.error());
     Units units;
     units.fahrenheit = options.fahrenheit;
     Answer out;
-    for (const std::string& line : words::coalLines(*plan, *wish, units))
-        out.text += (out.text.empty() ? "" : "\n") + line;
+    out.text = joined(words::coalLines(*plan, *wish, units));
     nlohmann::json added = nlohmann::json::array();
     for (const kitchen::CoalsLaid& laid : plan->added)
         added.push_back(jsonOf(laid));
@@ -82,6 +137,7 @@ Result<Answer> coals(const CoalsOptions& options) {
                        {"job", enumName(wish->job)},
                        {"first", jsonOf(plan->first)},
                        {"added", added},
+                       {"layers", plan->layers},
                        {"inside_K", plan->insideK},
                        {"u_K", plan->u},
                        {"per_coal_K", plan->perCoalK},

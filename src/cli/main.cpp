@@ -70,15 +70,24 @@ void addTranslate(CLI::App& app, Typed& typed) {
         ->check(CLI::PositiveNumber);
     verb->add_flag("--fahrenheit", typed.translate.fahrenheit,
                    "print and round pull temperatures in °F");
+    verb->add_option("--site", typed.translate.site, "a place whose weather on the day follows");
+    verb->add_option("--air", typed.translate.air, "its air, as 3C or 37F");
+    verb->add_option("--wind", typed.translate.wind, "its wind, m/s");
     verb->callback([&typed] { typed.run = [&typed] { return cli::translate(typed.translate); }; });
 }
 
 void addCoals(CLI::App& app, Typed& typed) {
-    auto* verb = app.add_subcommand("coals", "count the coals under and on an iron oven");
+    auto* verb = app.add_subcommand(
+        "coals", "count the coals under and on an iron oven, or under an open grate");
     verb->add_option("BOOK", typed.coals.book, "the book")->required();
-    verb->add_option("OVEN", typed.coals.oven, "an iron oven of it")->required();
-    verb->add_option("--inside", typed.coals.inside, "temperature inside, as 180C or 350F")
+    verb->add_option("OVEN", typed.coals.oven, "an iron oven of it; with --open what burns coals")
         ->required();
+    verb->add_option("--inside", typed.coals.inside, "temperature inside, as 180C or 350F");
+    verb->add_option("--stacked", typed.coals.stacked, "ovens on one another (1)");
+    verb->add_flag("--open", typed.coals.open, "coals under an open grate");
+    verb->add_option("--chimney", typed.coals.chimney, "chimneys lit for it, as 0.5 (1)");
+    verb->add_option("--layout", typed.coals.layout, "even, banked or half");
+    verb->add_option("--age", typed.coals.age, "since they were lit through, as 20min");
     verb->add_option("--job", typed.coals.job, "bake, roast, simmer or fry");
     verb->add_option("--site", typed.coals.site, "another place of the book than the oven's own");
     verb->add_option("--inches", typed.coals.inches, "the oven's size, inches across (12)");

@@ -7,7 +7,9 @@
 #include "cli/verb.h"
 #include "food/browning.h"
 #include "formats/report_json.h"
+#include "kitchen/cook_day.h"
 #include "quantity/parse_duration.h"
+#include "quantity/parse_temperature.h"
 #include "quantity/print.h"
 #include "translate/school_effects.h"
 #include "translate/translate.h"
@@ -19,6 +21,33 @@
 
 namespace dynamet::cli {
 namespace {
+
+/// The weather that was typed; none without a place.
+Result<std::optional<kitchen::CookDay>> dayOf(const TranslateOptions& options,
+                                              const kitchen::Kitchen& kitchen) {
+    if (options.site.empty() && options.air.empty() && !options.wind)
+        return std::nullopt;
+    for (const kitchen::Site& site : kitchen.sites) {
+        if (site.name != options.site)
+            continue;
+        kitchen::CookDay out{site.id, site.ambient, site.windMPerS};
+        if (!options.air.empty()) {
+            const auto air = parseTemperature(options.air, TemperatureUnit::celsius);
+            if (!air)
+                return tl::unexpected(air.error().in("--air"));
+            out.air = *air;
+        }
+        if (options.wind) {
+            if (*options.wind < 0)
+                return fail(Errc::invalidArgument, "--wind is 0 m/s or more");
+            out.windMPerS = *options.wind;
+        }
+        return out;
+    }
+    return fail(Errc::notFound,
+                fmt::format("--site \"{}\" is no place of the book; --air and --wind are of one",
+                            options.site));
+}
 
 Result<translate::Request> requestFor(const TranslateOptions& options) {
     auto book = book::Book::openForReading(options.book);
@@ -35,6 +64,11 @@ Result<translate::Request> requestFor(const TranslateOptions& options) {
         known += (known.empty() ? "" : ", ") + recipe.name;
         if (recipe.name != options.recipe && recipe.id != options.recipe)
             continue;
+        const auto today = dayOf(options, *kitchen);
+        if (!today)
+            return tl::unexpected(today.error());
+        if (*today)
+            *kitchen = kitchen::onDay(std::move(*kitchen), **today);
         auto request =
             requestOf(recipe, std::move(*kitchen), loadChoices(*book).value_or(book::Choices{}));
         request.units.fahrenheit = options.fahrenheit;

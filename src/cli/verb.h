@@ -26,6 +26,8 @@ struct TranslateOptions {
     std::string book, recipe, to = "all", method = "straight";
     int stage = 0; ///< that moves, counted from 1; 0 = the whole cook
     bool fahrenheit = false;
+    std::string site, air; ///< of the day at one of the book's places
+    std::optional<double> wind;
 };
 struct FieldOptions {
     std::string book, appliance, setting, zone;
@@ -37,7 +39,10 @@ struct FindOptions {
 struct CoalsOptions {
     std::string book, oven, inside, job = "bake", site, lasts = "1 h";
     double inches = 12;
-    bool deep = false, fahrenheit = false;
+    bool deep = false, fahrenheit = false, open = false;
+    int stacked = 1;
+    double chimney = 1;
+    std::string layout = "even", age = "0 min";
 };
 struct NewBookOptions {
     std::string path, site = "Kitchen";

@@ -27,6 +27,13 @@ const char* enumName(Layout layout) {
     return "even";
 }
 
+std::optional<Layout> layoutOf(const std::string& word) {
+    for (const Layout layout : {Layout::even, Layout::banked, Layout::half})
+        if (word == enumName(layout))
+            return layout;
+    return std::nullopt;
+}
+
 double coaxialDisks(double r1, double r2, double distance) {
     const double a = r1 / distance, b = r2 / distance;
     const double s = 1 + (1 + b * b) / (a * a);

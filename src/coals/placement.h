@@ -5,12 +5,15 @@
 
 #include "quantity/result.h"
 
+#include <optional>
 #include <span>
+#include <string>
 
 namespace dynamet::coals {
 
 enum class Layout { even, banked, half };
 const char* enumName(Layout layout);
+std::optional<Layout> layoutOf(const std::string& word);
 
 /// View factor from disk 1 to a coaxial parallel disk 2 (Incropera et al., table 13.2). Lengths m.
 double coaxialDisks(double r1, double r2, double distance);

@@ -62,6 +62,17 @@ const Unevenness& unevenness(std::size_t parts) {
     return parts == kThreeParts.size() ? three : five;
 }
 
+/// Shares of the mean contact where bars or ridges touch some parts only, in whole parts.
+Shares barsOf(double touchedShare, std::size_t parts) {
+    const double all = static_cast<double>(parts);
+    const auto count = static_cast<std::size_t>(
+        std::clamp(std::round(touchedShare * all), 1.0, std::max(1.0, all)));
+    Shares out{};
+    for (std::size_t i = parts - count; i < parts; ++i)
+        out[i] = all / static_cast<double>(count);
+    return out;
+}
+
 double arrhenius(double energy, double kelvin, double at) {
     return std::exp(-energy / kGas * (1 / kelvin - 1 / at));
 }
@@ -100,6 +111,17 @@ double FaceCrust::spread() const {
     for (const Part& part : parts())
         sum += (part.index() - middle) * (part.index() - middle);
     return std::sqrt(sum / static_cast<double>(count_));
+}
+
+double FaceCrust::markIndex() const {
+    double sum = 0;
+    int count = 0;
+    for (std::size_t i = 0; i < count_; ++i)
+        if (marked_[i]) {
+            sum += parts_[i].index();
+            ++count;
+        }
+    return count > 0 ? sum / count : 0;
 }
 
 double FaceCrust::charredShare() const {
@@ -173,15 +195,22 @@ void FaceCrust::advance(const CrustMoment& at, const CrustTraits& traits,
     Shared shared(at, traits, vapour);
     const int steps = std::max(1, static_cast<int>(std::ceil(seconds / kLongestStepS)));
     const Unevenness& uneven = unevenness(count_);
+    const bool bars = at.touch > 0 && at.touchedShare < 1;
+    const auto touched = barsOf(bars ? at.touchedShare : 1, count_);
     warmUp(shared, seconds);
     shared.startK = startK_;
     shared.warmedK = warmedK_;
     for (std::size_t i = 0; i < count_; ++i) {
         const std::size_t gets = crossed_ ? count_ - 1 - i : i;
+        const double touch = bars ? touched[gets] : uneven.touch[gets];
         for (int step = 0; step < steps; ++step)
-            advance(parts_[i], {uneven.touch[gets], uneven.sight[gets], uneven.flow[gets]}, shared,
+            advance(parts_[i], {touch, uneven.sight[gets], uneven.flow[gets]}, shared,
                     seconds / steps);
+        marked_[i] = marked_[i] || (bars && touch > 0);
     }
+    if (bars)
+        markedShare_ = static_cast<double>(std::count(marked_.begin(), marked_.end(), true)) /
+                       static_cast<double>(count_);
 }
 
 void FaceCrust::Part::heatUp(const Shared& s, const Gets& gets, double seconds) {

@@ -23,6 +23,7 @@ struct CrustMoment {
     double timeS = 0;
     const heat::FaceBoundary* around = nullptr;
     double touchK = 0, touch = 0; ///< a plate or stone against it, K and W/m²K; 0 = none
+    double touchedShare = 1;      ///< of the face that it touches
     double frontK = 293.15;       ///< of the outermost wet food
     double inwardFlux = 0;        ///< W/m², conducted from there into the food
     double waterLeft = 1;         ///< share of its water there
@@ -50,6 +51,10 @@ class FaceCrust {
     double charredShare() const;
     /// Mean thickness of the dry layer, m: thinner again after a while under a lid or foil.
     double dryLayerM() const;
+    /// Of the parts that ridges touch, where they touch some only: their share, and the index
+    /// there.
+    double markedShare() const { return markedShare_; }
+    double markIndex() const;
     /// Turned crosswise: the parts that got most heat get least from now on.
     void quarterTurn() { crossed_ = !crossed_; }
     /// Of the top of the layer at the mean heat.
@@ -78,6 +83,8 @@ class FaceCrust {
     std::array<Part, kParts> parts_;
     std::size_t count_ = kParts;
     bool crossed_ = false;
+    double markedShare_ = 0;
+    std::array<bool, kParts> marked_{};
     /// How far the face has warmed, K: its front's temperature and, while that boils, as if it went
     /// on rising as fast; parts with more heat than the mean are ahead of it.
     double startK_ = 293.15, warmedK_ = 293.15, warmedForS_ = 0;

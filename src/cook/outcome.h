@@ -63,6 +63,8 @@ struct Outcome {
     std::array<double, 3> charred{};     ///< share of the face that is black
     std::array<double, 3> dryLayerM{};   ///< thickness of the crisp layer as it is served
     std::array<double, 3> raised{};      ///< the same for what rides proud of the face
+    std::array<double, 3> markedShare{}; ///< of the face that ridges or bars marked; 0 = none
+    std::array<double, 3> markIndex{};   ///< index of the marks; `browning` is the whole face's
     std::array<bool, 3> hasFace{true, true, false};
     double rimM = 0;                   ///< deepest grey rim of first and second face
     double rimShare = 0;               ///< share of the section that greyed

@@ -101,6 +101,8 @@ heat::FaceBoundary boundaryOf(const HeatField& field, Face face, const kitchen::
     } else if (contact && plate) {
         out.plate = heat::FixedPlate{curveOf(field, *plate, sinceS), contact->value};
     }
+    if (out.plate || out.lumpedPlate || out.stone)
+        out.touchedShare = std::clamp(valueOr(see(Term::touchedShare), 1), 0.0, 1.0);
     if (const FieldNumber* liquid = see(Term::liquid), *hLiquid = see(Term::hLiquid);
         liquid && hLiquid)
         out.liquid = heat::Liquid{curveOf(field, *liquid, sinceS), hLiquid->value};

@@ -41,6 +41,9 @@ struct Stage {
     double everyS = kOftenTurnS;       ///< "often" means every so long
     bool turnsAsItLeaves = false;
     std::vector<Change> changes; ///< by time
+    /// Share of the plate or shelf that food covers; 0 = not said: each piece has its own area of a
+    /// plate, no more.
+    double covered = 0;
 };
 
 /// Stages one after another, the last one for as long as it takes or says, then a rest at its site.

@@ -90,6 +90,8 @@ void Simulation::fill(Outcome& outcome) {
         outcome.crustSpread[face] = crust.spread();
         outcome.charred[face] = crust.charredShare();
         outcome.dryLayerM[face] = crust.dryLayerM();
+        outcome.markedShare[face] = crust.markedShare();
+        outcome.markIndex[face] = crust.markIndex();
     }
     outcome.raised = moment_.raised;
     for (const auto face : {heat::bottomFace, heat::topFace, heat::sideFace})

@@ -103,6 +103,7 @@ class Simulation {
     };
     std::vector<Segment> segments_; ///< of the stage so far, to come back to
     CrustTraits traits_;
+    double covered_ = 0; ///< share of its plate that food covers; 0 = not said
     double crustStepShare_ = kFull.crustStepShare;
     std::vector<double> killBefore_;
     Moment moment_;

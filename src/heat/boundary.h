@@ -89,6 +89,7 @@ struct FaceBoundary {
     std::optional<Liquid> liquid;
     double flux = 0;                ///< W/m²
     std::optional<double> vapourPa; ///< with it a wet face evaporates (needs air)
+    double touchedShare = 1;        ///< of the face that the plate touches; below 1 it is marked
     bool operator==(const FaceBoundary&) const = default;
 };
 

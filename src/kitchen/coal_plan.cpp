@@ -24,6 +24,7 @@ constexpr double kCommonU = 0.15; ///< of a rise by the common rule (1 σ), docs
 constexpr double kFeedS = 1800, kTooLateS = 900; ///< not for the last quarter of an hour
 constexpr double kLookShare = 0.4, kLatestLookS = 1200;
 constexpr double kTurnEveryS = 900;
+constexpr int kHighestStack = 5;
 
 CoalsLaid countFor(double riseK, double perCoalK, double share) {
     CoalsLaid best;
@@ -74,9 +75,21 @@ Result<void> check(const CoalWish& wish, const Site& site) {
     if (!(wish.size.diameterM >= kSmallestM && wish.size.diameterM <= kLargestM))
         return fail(Errc::invalidArgument,
                     {"coals_size_outside", {Metres{kSmallestM}, Metres{kLargestM}}});
+    if (wish.stacked < 1 || wish.stacked > kHighestStack)
+        return fail(Errc::invalidArgument, {"stack_outside", {Number{kHighestStack, 0}}});
     if (wish.insideK <= site.ambient.kelvin())
         return fail(Errc::invalidArgument, Finding{"already_hotter"});
     return {};
+}
+
+/// Coals from the ground up: those between two ovens heat the lower from above and the upper from
+/// below, so that the more of either's own count lies there.
+std::vector<int> layersOf(const CoalsLaid& one, int stacked) {
+    std::vector<int> out{one.under};
+    for (int oven = 1; oven < stacked; ++oven)
+        out.push_back(std::max(one.lid, one.under));
+    out.push_back(one.lid);
+    return out;
 }
 
 std::vector<CoalSpot> ring(int coals, double radius, double turn) {
@@ -150,6 +163,8 @@ Result<CoalPlan> coalPlan(const Kitchen& kitchen, const Appliance& oven, const C
     out.insideK = site.ambient.kelvin() + reached;
     out.u = reached * (tests.count > 0 ? std::hypot(tests.uLn, kCoalDayU) : kCommonU);
     out.added = refills(wish, out, air);
+    if (wish.stacked > 1)
+        out.layers = layersOf(out.first, wish.stacked);
     out.lookS = std::min(kLookShare * wish.lastsS, kLatestLookS);
     out.turnEveryS = kTurnEveryS;
     return out;

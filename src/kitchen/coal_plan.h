@@ -40,6 +40,7 @@ struct CoalPlan {
     int tests = 0;
     double airFactor = 1; ///< of it, by height, wind and cold
     double lookS = 0, turnEveryS = 0;
+    std::vector<int> layers; ///< of a stack: coals under the lowest, then on each lid
 };
 
 /// What is asked for.
@@ -49,6 +50,7 @@ struct CoalWish {
     IronOvenSize size;
     double lastsS = 3600; ///< how long the cook takes
     coals::Fuel fuel;
+    int stacked = 1; ///< ovens of this size one on another: a lid's coals heat the next from below
 };
 
 /// Share of the coals that lies on the lid: two thirds for a bake (a little more over a deep one,

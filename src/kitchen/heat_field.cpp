@@ -13,7 +13,7 @@ namespace dynamet::kitchen {
 namespace {
 
 constexpr std::array<const char*, 4> kFaces{"all", "top", "bottom", "side"};
-constexpr std::array<const char*, 19> kTerms{"air_K",
+constexpr std::array<const char*, 20> kTerms{"air_K",
                                              "h_air_W_m2K",
                                              "vapour_Pa",
                                              "radiant_K",
@@ -31,7 +31,8 @@ constexpr std::array<const char*, 19> kTerms{"air_K",
                                              "power_W",
                                              "loss_W_K",
                                              "plate_effusivity_W_s05_m2K",
-                                             "plate_ambient_K"};
+                                             "plate_ambient_K",
+                                             "touched_share"};
 
 } // namespace
 

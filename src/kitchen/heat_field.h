@@ -39,7 +39,8 @@ enum class Term {
     power,
     loss,
     effusivity,
-    plateAmbient ///< what a plate loses to, where that is not the room
+    plateAmbient, ///< what a plate loses to, where that is not the room
+    touchedShare  ///< of the face that ridges or bars touch; absent = all of it
 };
 
 struct FieldKey {

@@ -18,6 +18,9 @@ constexpr double kStandsOn = 120;
 /// Of the food's half of a base, the other half sees the inside as well.
 constexpr double kBothSides = 1.5;
 
+/// Share of a face that a ridged pan's ridges and a grate's bars touch (from memory).
+constexpr double kRidges = 0.4, kBars = 0.2;
+
 struct Contact {
     double value, u;
 };
@@ -138,6 +141,8 @@ HeatField laidIn(HeatField field, const Vessel& vessel, double startK) {
         forget(field, term);
     assume(field, Term::plate, startK, 3, kFrom);
     assume(field, Term::contact, contact.value, contact.u, kFrom);
+    if (vessel.kind == VesselKind::ridgedPan)
+        assume(field, Term::touchedShare, kRidges, 0.1, kFrom);
     assume(field, Term::plateHeatCapacity, heat, 0.1 * heat, kFrom);
     assume(field, Term::plateLoss, loss, 0.25 * loss, kFrom);
     assume(field, Term::plateAmbient, at.kelvin, std::max(at.u, 5.0), kFrom);
@@ -174,6 +179,7 @@ HeatField withInsert(HeatField field, InsertKind insert) {
         const Settles at = settlesIn(field, kIron);
         assume(field, Term::plate, at.kelvin, std::max(at.u, 20.0), kFrom);
         assume(field, Term::contact, 65, 22, kFrom);
+        assume(field, Term::touchedShare, kBars, 0.06, kFrom);
         break;
     }
     case InsertKind::deflector:

@@ -20,4 +20,14 @@ std::optional<SurfaceState> surfaceOf(const std::string& text) {
     return enumOf<SurfaceState>(kSurfaces, text);
 }
 
+std::optional<double> coverOf(const FoodPiece& piece) {
+    if (piece.coversM2 > 0)
+        return piece.coversM2;
+    if (piece.shape == heat::Shape::sphere) // in rows, each takes its square
+        return piece.thicknessM * piece.thicknessM;
+    if (piece.shape == heat::Shape::finiteCylinder)
+        return piece.widthM * piece.widthM;
+    return std::nullopt;
+}
+
 } // namespace dynamet::recipe

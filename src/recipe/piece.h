@@ -14,6 +14,8 @@ enum class SurfaceState { patted, wet, dried, salted };
 const char* enumName(SurfaceState surface);
 std::optional<SurfaceState> surfaceOf(const std::string& word);
 
+inline constexpr double kMostPieces = 500;
+
 /// The piece of food that is cooked. SI.
 struct FoodPiece {
     food::Food food;
@@ -31,7 +33,14 @@ struct FoodPiece {
     std::string fat = {};                     ///< id of the fat it is fried in
     int rounds = 1;                           ///< batches, one after another on the same plate
     std::vector<double> othersM = {}; ///< thickness of its companions, each with its own pull
+    int pieces = 1;                   ///< alike, cooked together as far as the place holds them
+    double coversM2 = 0;              ///< that each takes up on a pan or shelf; 0 = not said
+    double besideM2 = 0;              ///< that other food takes up beside them
     bool operator==(const FoodPiece&) const = default;
 };
+
+/// What a piece takes up on a pan or shelf, m²: as it was said, else by its shape; nullopt where
+/// the shape does not tell (a slab's length, a roll's).
+std::optional<double> coverOf(const FoodPiece& piece);
 
 } // namespace dynamet::recipe

@@ -19,6 +19,7 @@ struct Place {
     std::string vesselId; ///< a hob needs one; elsewhere what the food lies in, empty = nothing
     bool lidOpen = false; ///< of a grill or kettle; it goes with the stage to others that have one
     std::string insertId = {}; ///< a plate, a stone, raised grates: what is put in for it
+    double heightM = 0;        ///< of the grate over open coals; 0 = as it usually is
     bool operator==(const Place&) const = default;
 };
 

@@ -14,13 +14,20 @@ using dynamet::json::StrictJson;
 using Json = nlohmann::json;
 
 Json jsonOf(const FoodPiece& piece) {
-    return {{"food", piece.food.id},          {"form", enumName(piece.form)},
-            {"shape", enumName(piece.shape)}, {"thickness_m", piece.thicknessM},
-            {"width_m", piece.widthM},        {"bone", enumName(piece.bone)},
-            {"fat_cap_m", piece.fatCapM},     {"surface", enumName(piece.surface)},
-            {"start_k", piece.startK},        {"tempered_s", piece.temperedS},
-            {"seasonings", piece.seasonings}, {"fat", piece.fat},
-            {"others_m", piece.othersM},      {"rounds", piece.rounds}};
+    Json out{{"food", piece.food.id},          {"form", enumName(piece.form)},
+             {"shape", enumName(piece.shape)}, {"thickness_m", piece.thicknessM},
+             {"width_m", piece.widthM},        {"bone", enumName(piece.bone)},
+             {"fat_cap_m", piece.fatCapM},     {"surface", enumName(piece.surface)},
+             {"start_k", piece.startK},        {"tempered_s", piece.temperedS},
+             {"seasonings", piece.seasonings}, {"fat", piece.fat},
+             {"others_m", piece.othersM},      {"rounds", piece.rounds}};
+    if (piece.pieces > 1)
+        out["pieces"] = piece.pieces;
+    if (piece.coversM2 > 0)
+        out["covers_m2"] = piece.coversM2;
+    if (piece.besideM2 > 0)
+        out["beside_m2"] = piece.besideM2;
+    return out;
 }
 
 FoodPiece pieceOf(const StrictJson& from) {
@@ -41,6 +48,9 @@ FoodPiece pieceOf(const StrictJson& from) {
     out.temperedS = from.numberOr("tempered_s", out.temperedS);
     out.fat = from.textOr("fat", "");
     out.rounds = static_cast<int>(std::clamp(from.numberOr("rounds", 1), 1.0, 20.0));
+    out.pieces = static_cast<int>(std::clamp(from.numberOr("pieces", 1), 1.0, kMostPieces));
+    out.coversM2 = std::clamp(from.numberOr("covers_m2", 0), 0.0, 1.0);
+    out.besideM2 = std::clamp(from.numberOr("beside_m2", 0), 0.0, 1.0);
     if (from.has("seasonings"))
         for (const StrictJson& one : from.at("seasonings").list())
             out.seasonings.push_back(one.text());
@@ -115,6 +125,8 @@ Json jsonOf(const Stage& stage, const kitchen::Kitchen& kitchen) {
              {"edges_down", stage.edgesDown},
              {"wait_s", stage.waitS},
              {"wait_tented", stage.waitTented}};
+    if (stage.place.heightM > 0)
+        out["grate_height_m"] = stage.place.heightM;
     if (stage.end.coreK)
         out["ends_at_core_k"] = *stage.end.coreK;
     if (!(stage.handling == Handling{}))
@@ -135,7 +147,8 @@ Place placeOf(const StrictJson& from, const kitchen::Kitchen& kitchen) {
             from.textOr("zone", ""),
             from.textOr("vessel", ""),
             from.booleanOr("lid_open", false),
-            from.textOr("insert", "")};
+            from.textOr("insert", ""),
+            std::clamp(from.numberOr("grate_height_m", 0), 0.0, 1.0)};
 }
 
 /// A word of a newer program is refused: a cook without one of its steps is another cook.

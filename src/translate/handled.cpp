@@ -4,10 +4,13 @@
 #include "translate/handled.h"
 
 #include "kitchen/covered.h"
+#include "kitchen/crowded.h"
+#include "kitchen/grate_height.h"
 #include "kitchen/hob_use.h"
 #include "kitchen/laid_in.h"
 #include "kitchen/moved_by_hand.h"
 #include "kitchen/open_lid.h"
+#include "translate/room.h"
 #include "translate/school_effects.h"
 
 #include <algorithm>
@@ -83,6 +86,10 @@ Result<HeatField> fieldIn(const Request& request, const recipe::Stage& written, 
         *field = onHob(std::move(*field), request, at, now, *appliance);
     else if (const auto* vessel = findVessel(request.kitchen, at.vesselId))
         *field = kitchen::laidIn(std::move(*field), *vessel, site.ambient.kelvin());
+    if (zone && hasGrateOverCoals(*appliance, *zone))
+        *field = kitchen::atGrateHeight(std::move(*field), at.heightM);
+    if (const auto room = roomAt(request.kitchen, request.recipe.piece, at))
+        *field = kitchen::crowded(std::move(*field), room->covered);
     const double touch = contactFactor(request.schools) * (now.pressed ? kitchen::kPressed : 1);
     for (kitchen::FieldNumber& number : field->numbers)
         if (number.key.term == kitchen::Term::contact) {

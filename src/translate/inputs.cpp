@@ -46,6 +46,8 @@ const char* nameOf(Term term) {
         return "stone's heat store";
     case Term::plateAmbient:
         return "heat around the plate";
+    case Term::touchedShare:
+        return "contact";
     case Term::power:
         return "power";
     case Term::loss:

@@ -5,6 +5,7 @@
 
 #include "kitchen/open_lid.h"
 #include "translate/handled.h"
+#include "translate/room.h"
 #include "translate/school_effects.h"
 
 #include <fmt/format.h>
@@ -45,6 +46,8 @@ Result<cook::Stage> stageOf(const Request& request, const recipe::Stage& written
         return tl::unexpected(heat.error());
     out.field = std::move(heat->field);
     out.changes = std::move(heat->changes);
+    if (const auto room = roomAt(request.kitchen, request.recipe.piece, at))
+        out.covered = room->covered;
     const auto* zone = findZone(*appliance, at.zone);
     if (!written.edgesDown && facesDiffer(out.field, out.site) &&
         !staysPut(request.recipe.piece.food, *appliance, zone))
@@ -111,13 +114,15 @@ Result<cook::Programme> programmeFor(const Request& request, const Target& targe
 recipe::Place placeOn(const Request& request, const Target& target,
                       const kitchen::Setting& setting) {
     const auto* appliance = findAppliance(request.kitchen, target.applianceId);
+    const recipe::Place& from = movedFrom(request);
+    const bool own = target.applianceId == from.applianceId;
     return {target.applianceId,
             setting,
             target.zone,
             target.vesselId,
-            movedFrom(request).lidOpen && appliance && kitchen::hasLid(appliance->kind),
-            target.applianceId == movedFrom(request).applianceId ? movedFrom(request).insertId
-                                                                 : ""};
+            from.lidOpen && appliance && kitchen::hasLid(appliance->kind),
+            own ? from.insertId : "",
+            own ? from.heightM : 0};
 }
 
 double writtenStageS(const Request& request) {

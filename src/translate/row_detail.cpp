@@ -4,6 +4,8 @@
 // What an opened row shows beside its numbers.
 #include "cook/rounds.h"
 #include "translate/cook_row.h"
+#include "translate/room.h"
+#include "translate/waiting.h"
 
 #include <algorithm>
 
@@ -24,14 +26,22 @@ namespace {
 void addRounds(const Prepared& prepared, const Row& row, cook::Programme programme, RowDetail& out,
                std::stop_token stop) {
     constexpr double kGapS = 60; // to take one batch off and lay the next on
+    constexpr int kMostRounds = 20;
     const Request& request = prepared.request;
-    if (request.recipe.piece.rounds < 2)
+    out.room = roomAt(request.kitchen, request.recipe.piece, programme.last().written.place);
+    const int count = std::max(request.recipe.piece.rounds, out.room ? out.room->rounds : 1);
+    if (count < 2)
         return;
+    if (count > kMostRounds) {
+        out.roundless = Error{Errc::unsupported, "that many batches are not worked out"};
+        return;
+    }
+    const double lastS = row.outcome.pullS;
+    out.waiting = waitingPlaces(prepared, row, programme, (count - 1) * (lastS + kGapS), stop);
     if (prepared.byLikeness()) // each batch for the row's own time
         programme.last().written.end.afterS = row.outcome.pullS - row.outcome.lastStartS;
-    auto rounds = cook::cookRounds(request.recipe.piece, programme, targetOf(request),
-                                   request.recipe.piece.rounds, kGapS, cook::kFull,
-                                   tablesAt(prepared, programme, stop));
+    auto rounds = cook::cookRounds(request.recipe.piece, programme, targetOf(request), count, kGapS,
+                                   cook::kFull, tablesAt(prepared, programme, stop));
     if (!rounds)
         out.roundless = rounds.error();
     else

@@ -22,6 +22,9 @@ constexpr std::size_t kMostCoarse = 90;
 /// Of a likeness further off [noticed differences] the time says nothing about the next setting's.
 constexpr double kAlike = 4;
 
+/// Of crusts alike, the time nearest to the recipe's; of a factor e.
+constexpr double kTimeWeight = 0.1;
+
 /// Times as a cook sets them: tens of seconds below five minutes, then minutes.
 double cookTime(double seconds) {
     const double step = seconds < 300 ? 10 : 60;
@@ -99,7 +102,7 @@ struct Search {
             if (r.likeness)
                 return r.likeness->distance;
             return r.crustDistance + 0.1 * std::abs(r.outcome.rimM - prepared->quick.rimM) / 1e-3 +
-                   0.02 * std::abs(std::log(r.outcome.pullS / prepared->quick.pullS)) +
+                   kTimeWeight * std::abs(std::log(r.outcome.pullS / prepared->quick.pullS)) +
                    (byClock ? 0.2 * std::abs(r.outcome.peakK - prepared->quick.peakK) : 0);
         };
         return cost(a) < cost(b);

@@ -9,6 +9,7 @@
 #include "quantity/parse_measures.h"
 #include "quantity/print.h"
 #include "translate/cook_row.h"
+#include "translate/room.h"
 #include "translate/rule_of_thumb.h"
 #include "translate/school_effects.h"
 #include "translate/search.h"
@@ -170,6 +171,12 @@ std::optional<Row> impossible(const Prepared& prepared, const Target& target) {
     } else if (isHob(on->kind) && !findVessel(request.kitchen, target.vesselId)) {
         row.known = false;
         row.reason = {Errc::notFound, "it has no pan yet: choose one for it in Kitchen"};
+    } else if (const auto room =
+                   roomAt(request.kitchen, request.recipe.piece, placeOn(request, target, {}));
+               room && room->fits == 0) {
+        row.reason = {Errc::unsupported,
+                      "one piece is larger than its cooking area, whose size stands in Kitchen"};
+        row.held = false;
     } else if (!own) {
         row.reason = {Errc::unsupported,
                       whyNotHeld(request.recipe.piece, request.recipe.goal.coreK, *on, *zone)};

@@ -6,7 +6,9 @@
 #include "cook/likeness.h"
 #include "cook/rounds.h"
 #include "translate/programmes.h"
+#include "translate/room.h"
 #include "translate/row.h"
+#include "translate/waiting.h"
 #include "translate/ways.h"
 
 #include <stop_token>
@@ -59,8 +61,8 @@ Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row,
                                   std::stop_token stop = {});
 
 /// What an opened row shows beside its numbers: the cook with curves, its rounds (one for a piece
-/// cooked at once is left out), and the piece's companions at the row's setting, thinner ones
-/// first.
+/// cooked at once is left out) and where finished pieces wait for the last ones, and the piece's
+/// companions at the row's setting, thinner ones first.
 struct RowDetail {
     std::optional<cook::Outcome> outcome;
     std::vector<cook::Round> rounds;
@@ -70,7 +72,9 @@ struct RowDetail {
         Result<cook::Outcome> outcome;
     };
     std::vector<Companion> companions;
-    std::optional<Ways> ways; ///< asked for apart: see `waysOn`
+    std::optional<Room> room;     ///< where the number of pieces is known
+    std::vector<Waiting> waiting; ///< of the first round's pieces until the last is done
+    std::optional<Ways> ways;     ///< asked for apart: see `waysOn`
 };
 RowDetail detailOf(const Prepared& prepared, const Row& row, std::stop_token stop = {});
 

@@ -9,6 +9,7 @@
 #include "kitchen/hob_use.h"
 #include "translate/handled.h"
 #include "translate/programmes.h"
+#include "translate/room.h"
 
 #include <cmath>
 
@@ -153,6 +154,13 @@ std::vector<Finding> warningsFor(const Prepared& prepared, const Row& row,
     if (std::abs(rim) > kRimMatters && request.recipe.piece.food.losesJuice)
         out.push_back({"rim", {Metres{row.outcome.rimM}, Metres{prepared.outcome.rimM}}});
     addHobLimits(out, request, row, programme);
+    if (const auto room = roomAt(request.kitchen, request.recipe.piece,
+                                 placeOn(request, row.target, row.instruction.setting));
+        room && room->rounds > 1)
+        out.push_back({"batches",
+                       {Number{static_cast<double>(room->together), 0},
+                        Number{static_cast<double>(request.recipe.piece.pieces), 0},
+                        Number{static_cast<double>(room->rounds), 0}}});
     addLeftOut(out, request, row);
     const kitchen::HeatField& field = movedField(request, programme);
     if (onlyAssumed(field))

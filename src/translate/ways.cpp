@@ -22,6 +22,7 @@ constexpr std::array<const char*, 9> kMethods{
 /// Fewer cells than a search's: every point is compared with the reference on the same grid.
 constexpr cook::Effort kSketch{10, 0.8, 4, 3, 0.15};
 constexpr int kMostLooks = 70;
+constexpr std::size_t kMostClimbs = 3; ///< methods that are worth more than a few looks
 
 /// What all points of a target share.
 struct Sketch {
@@ -74,30 +75,28 @@ struct Sketch {
 class Climb {
   public:
     Climb(const Sketch& sketch, const WayGrid& grid, std::stop_token stop)
-        : sketch_(sketch), grid_(grid), stop_(std::move(stop)) {}
+        : sketch_(sketch), grid_(grid),
+          stop_(std::move(stop)), sizes_{grid.first.size(), grid.last.size(),
+                                         grid.changeOver.size()} {}
 
-    std::optional<Way> best() {
-        const std::array<std::size_t, 3> sizes{grid_.first.size(), grid_.last.size(),
-                                               grid_.changeOver.size()};
-        if (grid_.size() == 0)
-            return std::nullopt;
-        for (const double a : {0.2, 0.8})
-            for (const double b : {0.2, 0.8})
-                for (const double c : {0.25, 0.75})
-                    look({place(a, sizes[0]), place(b, sizes[1]), place(c, sizes[2])});
+    /// A few points, spread over the grid.
+    const std::optional<Way>& begin() {
+        constexpr double kLow = 0.2, kHigh = 0.8, kEarly = 0.25, kLate = 0.75;
+        if (grid_.size() > 0)
+            for (const auto& [a, b, c] : {std::array{kLow, kLow, kEarly},
+                                          {kHigh, kHigh, kEarly},
+                                          {kLow, kHigh, kLate},
+                                          {kHigh, kLow, kLate}})
+                look({place(a, sizes_[0]), place(b, sizes_[1]), place(c, sizes_[2])});
+        return best_;
+    }
+    /// Along one control after another, as long as that leads anywhere.
+    const std::optional<Way>& best() {
         bool moved = true;
         while (moved && best_ && looks_ < kMostLooks && !stop_.stop_requested()) {
             moved = false;
-            const auto at = at_;
-            for (std::size_t d = 0; d < 3; ++d)
-                for (const int step : {-1, 1, -2, 2}) {
-                    auto next = at;
-                    const auto to = static_cast<std::ptrdiff_t>(next[d]) + step;
-                    if (to < 0 || to >= static_cast<std::ptrdiff_t>(sizes[d]))
-                        continue;
-                    next[d] = static_cast<std::size_t>(to);
-                    moved = look(next) || moved;
-                }
+            for (std::size_t d = 0; d < sizes_.size(); ++d)
+                moved = (goAlong(d, 1) || goAlong(d, -1) || step(d, 2) || step(d, -2)) || moved;
         }
         return best_;
     }
@@ -106,6 +105,20 @@ class Climb {
   private:
     static std::size_t place(double share, std::size_t size) {
         return std::min(size - 1, static_cast<std::size_t>(share * static_cast<double>(size)));
+    }
+    bool step(std::size_t d, int by) {
+        auto next = at_;
+        const auto to = static_cast<std::ptrdiff_t>(next[d]) + by;
+        if (to < 0 || to >= static_cast<std::ptrdiff_t>(sizes_[d]))
+            return false;
+        next[d] = static_cast<std::size_t>(to);
+        return look(next);
+    }
+    bool goAlong(std::size_t d, int by) {
+        bool moved = false;
+        while (step(d, by))
+            moved = true;
+        return moved;
     }
     /// True where it is the best so far.
     bool look(std::array<std::size_t, 3> at) {
@@ -126,6 +139,7 @@ class Climb {
     const Sketch& sketch_;
     const WayGrid& grid_;
     std::stop_token stop_;
+    std::array<std::size_t, 3> sizes_;
     std::map<std::array<std::size_t, 3>, bool> seen_;
     std::optional<Way> best_;
     std::array<std::size_t, 3> at_{};
@@ -172,14 +186,24 @@ Ways waysOn(const Prepared& prepared, const Row& row, std::size_t most, std::sto
         }
     }
     double nearest = std::numeric_limits<double>::infinity();
-    for (const WayGrid& grid : grids) {
-        Climb climb(*sketch, grid, stop);
-        auto way = climb.best();
+    std::vector<Climb> climbs;
+    for (const WayGrid& grid : grids)
+        climbs.emplace_back(*sketch, grid, stop);
+    const auto distanceOf = [](const std::optional<Way>& way) {
+        return way ? way->distance : std::numeric_limits<double>::infinity();
+    };
+    std::vector<std::pair<double, Climb*>> begun;
+    for (Climb& climb : climbs)
+        begun.emplace_back(distanceOf(climb.begin()), &climb);
+    std::stable_sort(begun.begin(), begun.end(),
+                     [](const auto& a, const auto& b) { return a.first < b.first; });
+    for (std::size_t i = 0; i < begun.size(); ++i) {
+        Climb& climb = *begun[i].second;
+        const std::optional<Way>& way = i < kMostClimbs ? climb.best() : climb.begin();
         out.solves += climb.looks();
-        if (!way)
-            continue;
-        nearest = std::min(nearest, way->distance);
-        found.push_back(std::move(*way));
+        nearest = std::min(nearest, distanceOf(way));
+        if (way)
+            found.push_back(*way);
     }
     std::stable_sort(found.begin(), found.end(),
                      [](const Way& a, const Way& b) { return a.distance < b.distance; });

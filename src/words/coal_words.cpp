@@ -26,7 +26,81 @@ std::string percentWords(double factor) {
                        percent > 0 ? "more" : "fewer");
 }
 
+std::string stackWords(const std::vector<int>& layers) {
+    std::string out = fmt::format("Stacked, from the ground up: {} under the lowest", layers[0]);
+    for (std::size_t i = 1; i + 1 < layers.size(); ++i)
+        out += fmt::format(", {} on lid {}", layers[i], i);
+    return out + fmt::format(" and {} on the top one. Those between heat the oven below and the "
+                             "one above; what needs its lid lifted most goes on top.",
+                             layers.back());
+}
+
+std::string heatWords(kitchen::CoalHeat is) {
+    switch (is) {
+    case kitchen::CoalHeat::sears:
+        return "sears";
+    case kitchen::CoalHeat::grills:
+        return "grills";
+    case kitchen::CoalHeat::slow:
+        return "slow";
+    case kitchen::CoalHeat::hardly:
+        return "keeps warm";
+    }
+    return "grills";
+}
+
+std::string layoutWords(coals::Layout layout) {
+    switch (layout) {
+    case coals::Layout::even:
+        return "spread one layer deep";
+    case coals::Layout::banked:
+        return "banked two layers deep on one side";
+    case coals::Layout::half:
+        return "one layer deep on one side, the other bare";
+    }
+    return "spread";
+}
+
 } // namespace
+
+std::string grateWords(const kitchen::AtGrate& at, bool inches) {
+    return fmt::format("{}: {} ± {} kW/m², {}", printLength(at.heightM, inches),
+                       printFixed(at.fluxW_m2 / 1000, 0),
+                       printFixed(kitchen::kTwoSided95 * at.u / 1000, 0), heatWords(at.is));
+}
+
+std::vector<std::string> openCoalLines(const kitchen::OpenCoalsPlan& plan,
+                                       const kitchen::OpenCoalsWish& wish, Units units) {
+    constexpr double kWhole = 60; // s
+    const auto minutes = [](double s) { return printDuration(std::round(s / kWhole) * kWhole); };
+    std::vector<std::string> out;
+    out.push_back(fmt::format("Light {} coals, {}: a bed about {} across.", plan.coals,
+                              layoutWords(wish.layout),
+                              printLength(plan.bedDiameterM, units.inches)));
+    std::string at;
+    for (const kitchen::AtGrate& grate : plan.heights)
+        at += (at.empty() ? "" : "; ") + grateWords(grate, units.inches);
+    out.push_back("Over them a grate gets from below at " + at + ".");
+    out.push_back(fmt::format("{} over them gets half of what {} does.",
+                              printLength(plan.halfHeatFromM, units.inches),
+                              printLength(plan.heights[1].heightM, units.inches)));
+    if (plan.toAdd > 0)
+        out.push_back(fmt::format("Half of the heat is gone after {}: after {} add {}, already "
+                                  "lit, and again as often.",
+                                  minutes(plan.halfS), minutes(plan.firstAddS), plan.toAdd));
+    else
+        out.push_back(fmt::format("Half of the heat is gone after {}: it lasts for {}.",
+                                  minutes(plan.halfS), printDuration(wish.lastsS)));
+    out.push_back("A test at two heights over your own bed narrows all of it.");
+    return out;
+}
+
+std::vector<std::string> openCoalCautions() {
+    std::vector<std::string> out;
+    for (const Caution& caution : cautionsFor({"coals", "refuel", "fat_over_flame"}))
+        out.push_back(caution.text);
+    return out;
+}
 
 std::vector<std::string> coalLines(const kitchen::CoalPlan& plan, const kitchen::CoalWish& wish,
                                    Units units) {
@@ -36,6 +110,8 @@ std::vector<std::string> coalLines(const kitchen::CoalPlan& plan, const kitchen:
         fmt::format("Lay {}: the inside comes to {}.", layWords(plan.first),
                     printTemperature(Temperature::kelvin(plan.insideK), units.temperature(),
                                      kitchen::kTwoSided95 * plan.u)));
+    if (!plan.layers.empty())
+        out.push_back(stackWords(plan.layers));
     for (const kitchen::CoalsLaid& laid : plan.added)
         out.push_back(
             fmt::format("After {} add {}, already lit.", printDuration(laid.atS), layWords(laid)));

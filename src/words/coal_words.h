@@ -4,6 +4,7 @@
 #pragma once
 
 #include "kitchen/coal_plan.h"
+#include "kitchen/open_coals.h"
 #include "quantity/units.h"
 
 #include <string>
@@ -15,6 +16,12 @@ namespace dynamet::words {
 /// and how to correct it by eye; a sentence each. The first one leads.
 std::vector<std::string> coalLines(const kitchen::CoalPlan& plan, const kitchen::CoalWish& wish,
                                    Units units);
+/// The same for coals under an open grate.
+std::vector<std::string> openCoalLines(const kitchen::OpenCoalsPlan& plan,
+                                       const kitchen::OpenCoalsWish& wish, Units units);
+/// "10 cm: 26 ± 18 kW/m², sears".
+std::string grateWords(const kitchen::AtGrate& at, bool inches);
+std::vector<std::string> openCoalCautions();
 /// The cautions of coals and hot iron, a sentence each.
 std::vector<std::string> coalCautions();
 

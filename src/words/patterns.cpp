@@ -16,13 +16,14 @@ struct Pattern {
     const char* words;
 };
 
-constexpr std::array<Pattern, 183> kPatterns{
+constexpr std::array<Pattern, 186> kPatterns{
     {{"all_at_limit",
       "use an instrument with a higher limit to get a value; a probe past its limit can be ruined"},
      {"already_hotter", "the food is already hotter than wanted"},
      {"appliance_gone", "the appliance is no longer in the book"},
      {"assumed_field", "this heat is only assumed: rate the appliance first"},
      {"band_outside", "the band of \"{}\" should run upwards between {} and {}"},
+     {"batches", "{} of its {} pieces fit at once: {} batches, see below"},
      {"bath_loss", "The heater gives {}; {} the lid the bath loses {}."},
      {"bath_moved_too_little", "it rose by {} and cooled by {}: at least {} and {} are needed"},
      {"bath_too_short", "the log needs some minutes of heating and of cooling"},
@@ -49,6 +50,7 @@ constexpr std::array<Pattern, 183> kPatterns{
                  "its range? Then the result is at least this"},
      {"censored", "{} of {} readings are at the probe's limit and count as \"at least\""},
      {"check_too_few", "read at least twice in ice water and twice in boiling water"},
+     {"chimney_outside", "fill the chimney so far: 0.25 to {} times"},
      {"coal_bed", "With its other heights: the bed acts {} across and sends out {}; a face half as "
                   "high again would get {}."},
      {"coal_count", "A coal under it is worth {}, one on the lid {}."},
@@ -203,6 +205,7 @@ constexpr std::array<Pattern, 183> kPatterns{
      {"spikes",
       "{}: {} readings jump faster than a probe can, the first after {}; they are left out"},
      {"spot_at_limit", "spot {} is at the gun's limit"},
+     {"stack_outside", "1 to {} ovens stand on one another"},
      {"stage_without_appliance", "the kitchen has no such appliance: choose one"},
      {"stage_without_end", "it should end after a time or at a core temperature"},
      {"start_cannot_be", "a start of {} is outside {} to {}"},

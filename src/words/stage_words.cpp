@@ -53,6 +53,8 @@ std::string placeWords(const kitchen::Kitchen& kitchen, const recipe::Place& pla
     for (const kitchen::Insert& insert : kitchen.inserts)
         if (insert.id == place.insertId)
             out += ", " + insert.name;
+    if (place.heightM > 0)
+        out += fmt::format(", grate {} over the coals", printLength(place.heightM, units.inches));
     return place.lidOpen ? out + ", lid open" : out;
 }
 

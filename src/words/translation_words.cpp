@@ -179,6 +179,15 @@ std::string crispWords(const cook::Outcome& o) {
     return fmt::format("{} ({})", word, printFixed(crisp, 2));
 }
 
+/// What ridges or bars left, of the face with most of them.
+std::optional<std::string> markWords(const cook::Outcome& o) {
+    const std::size_t face = o.markedShare[1] > o.markedShare[0] ? 1 : 0;
+    if (o.markedShare[face] <= 0)
+        return std::nullopt;
+    return fmt::format("{} % of a face, {} ({})", printFixed(100 * o.markedShare[face], 0),
+                       food::crustWord(o.markIndex[face]), printFixed(o.markIndex[face], 1));
+}
+
 } // namespace
 
 std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& prepared,
@@ -197,6 +206,8 @@ std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& pr
                             printPlusMinus(o.weightLossShare * 100,
                                            2 * o.juiceU * 100 * food.composition.water, "%")},
         {"Danger time", printDuration(o.dangerS)}};
+    if (const auto marks = markWords(o))
+        out.emplace_back("Marks", *marks);
     if (food.losesJuice) {
         out.emplace_back("Grey rim", printThin(o.rimM, units));
         out.emplace_back(
@@ -250,10 +261,68 @@ std::string pullAndTime(const cook::Outcome& outcome, Units units) {
            printDuration(roundedDownTime(outcome.pullS)) + ".";
 }
 
+std::string areaWords(double m2, bool inches) {
+    constexpr double kInch = 0.0254;
+    return inches ? printFixed(m2 / (kInch * kInch), 0) + " in²" : printFixed(1e4 * m2, 0) + " cm²";
+}
+
+/// How many of its pieces go together, round by round.
+std::string roomWords(const Room& room, const recipe::FoodPiece& piece, Units units) {
+    std::string out = fmt::format("{} of {} pieces at once on {}", room.together, piece.pieces,
+                                  areaWords(room.areaM2, units.inches));
+    if (room.rounds > 1)
+        out += fmt::format(": {} batches, the last of {}", room.rounds,
+                           piece.pieces - (room.rounds - 1) * room.fits);
+    return out + fmt::format("; they cover {} % of it.", printFixed(100 * room.covered, 0));
+}
+
+std::string waitingWords(const Waiting& wait, const RowDetail& detail, const Prepared& prepared,
+                         Units units) {
+    constexpr double kMinute = 60;
+    const std::string differs = differenceWords(wait.differences);
+    return fmt::format(
+        "{} wait {} for the last, {}: they are served at {}; {}.",
+        detail.room ? fmt::format("The first {}", detail.room->together) : "The first ones",
+        printDuration(std::round(wait.waitS / kMinute) * kMinute),
+        wait.place ? "in " + placeWords(prepared.request.kitchen, *wait.place, units)
+                   : "on a board under foil",
+        degrees(wait.coreK, units),
+        differs.empty() ? "nobody would notice the wait" : "beside one eaten at once " + differs);
+}
+
+/// In which order pieces of several thicknesses go on, so that all are done together.
+std::optional<std::string> orderWords(const RowDetail& detail, const Prepared& prepared,
+                                      Units units) {
+    constexpr double kTold = 30;
+    if (!detail.outcome)
+        return std::nullopt;
+    std::vector<std::pair<double, double>> all{
+        {detail.outcome->pullS, prepared.request.recipe.piece.thicknessM}};
+    for (const RowDetail::Companion& other : detail.companions) {
+        if (!other.outcome)
+            return std::nullopt;
+        all.emplace_back(other.outcome->pullS, other.thicknessM);
+    }
+    std::sort(all.rbegin(), all.rend());
+    if (all.size() < 2 || all.front().first - all.back().first < kTold)
+        return std::nullopt;
+    std::string out = "To be done together: ";
+    for (const auto& [pullS, thickness] : all) {
+        const double after = all.front().first - pullS;
+        out += fmt::format("{}{} {}", after > 0 ? ", " : "", printLength(thickness, units.inches),
+                           after > 0 ? "after " + printDuration(roundedDownTime(after))
+                                     : std::string("first"));
+    }
+    return out + ".";
+}
+
 } // namespace
 
-std::vector<std::string> detailLines(const RowDetail& detail, Units units) {
+std::vector<std::string> detailLines(const RowDetail& detail, const Prepared& prepared,
+                                     Units units) {
     std::vector<std::string> out;
+    if (detail.room)
+        out.push_back(roomWords(*detail.room, prepared.request.recipe.piece, units));
     if (detail.roundless)
         out.push_back("Rounds: " + text(*detail.roundless, units) + ".");
     for (std::size_t i = 1; i < detail.rounds.size(); ++i) {
@@ -263,10 +332,14 @@ std::vector<std::string> detailLines(const RowDetail& detail, Units units) {
             line += "the plate is at " + degrees(round.plateStartK, units) + " as it goes on; ";
         out.push_back(line + pullAndTime(round.outcome, units));
     }
+    for (const Waiting& wait : detail.waiting)
+        out.push_back(waitingWords(wait, detail, prepared, units));
     for (const RowDetail::Companion& other : detail.companions)
         out.push_back("The piece of " + printLength(other.thicknessM, units.inches) + ": " +
                       (other.outcome ? pullAndTime(*other.outcome, units)
                                      : text(other.outcome.error(), units) + "."));
+    if (const auto order = orderWords(detail, prepared, units))
+        out.push_back(*order);
     return out;
 }
 

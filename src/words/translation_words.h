@@ -34,7 +34,8 @@ std::vector<std::string> warningLines(const translate::Row& row,
 /// What a rule of thumb would set: "rule of thumb: 160 °C, a fifth less time".
 std::string ruleWords(const translate::Row& row, const kitchen::Kitchen& kitchen, Units units);
 /// Rounds and companions, one line each.
-std::vector<std::string> detailLines(const translate::RowDetail& detail, Units units);
+std::vector<std::string> detailLines(const translate::RowDetail& detail,
+                                     const translate::Prepared& prepared, Units units);
 /// What must be said of a core temperature; defers to local codes.
 std::string safetyWords(const food::SafetyVerdict& verdict, Units units);
 /// The safety line of the reference with its sign ("! …" when below a minimum).

@@ -118,10 +118,12 @@ TEST(Companions, ThinnerPiecesComeFirstAndEarlier) {
     Request r = panRequest();
     r.recipe.piece.othersM = {0.035, 0.018};
     const auto p = prepared(r);
-    const auto lines = words::detailLines(detailOf(p, ownRow(p)), {});
-    ASSERT_EQ(lines.size(), 2u);
+    const auto lines = words::detailLines(detailOf(p, ownRow(p)), p, {});
+    ASSERT_EQ(lines.size(), 3u);
     EXPECT_EQ(lines[0].rfind("The piece of 18 mm: pull at", 0), 0u) << lines[0];
     EXPECT_EQ(lines[1].rfind("The piece of 35 mm: pull at", 0), 0u) << lines[1];
+    // The thickest goes on first (common practice, no source).
+    EXPECT_EQ(lines[2].rfind("To be done together: 35 mm first, 25 mm after ", 0), 0u) << lines[2];
 }
 
 TEST(Rounds, AreSaidWithThePlatesTemperature) {
@@ -129,9 +131,10 @@ TEST(Rounds, AreSaidWithThePlatesTemperature) {
     EXPECT_TRUE(detailOf(prepared(r), ownRow(prepared(r))).rounds.empty());
     r.recipe.piece.rounds = 2;
     const auto p = prepared(r);
-    const auto lines = words::detailLines(detailOf(p, ownRow(p)), {});
-    ASSERT_EQ(lines.size(), 1u);
+    const auto lines = words::detailLines(detailOf(p, ownRow(p)), p, {});
+    ASSERT_GE(lines.size(), 2u);
     EXPECT_EQ(lines[0].rfind("Round 2: the plate is at ", 0), 0u) << lines[0];
+    EXPECT_EQ(lines[1].rfind("The first ones wait ", 0), 0u) << lines[1];
 }
 
 TEST(Goal, OfALevelIsTheMiddleOfItsBandReadWhenTheScaleSays) {

@@ -131,7 +131,11 @@ TEST(Ways, AnExhaustiveGridFindsNothingATasterWouldNotice) {
                 EXPECT_GT(nearest, 1e8) << "the grid has one";
                 continue;
             }
-            EXPECT_LT(found->distance, nearest + 1) << c.food << ' ' << enumName(grid.method);
+            // What is offered, the best two or three, is looked for to the end; of the rest it is
+            // enough that none would have been the best.
+            const bool offered = found - ways.best.data() < 3;
+            const double answer = offered ? found->distance : ways.best.front().distance;
+            EXPECT_LT(answer, nearest + 1) << c.food << ' ' << enumName(grid.method);
         }
     }
     EXPECT_GE(cases, 20);

@@ -102,6 +102,10 @@ QWidget* CoalsPane::buildWish() {
     size_ = choice(QStringLiteral("Oven size"), sizes, kUsualSize);
     depth_ =
         choice(QStringLiteral("Depth"), {QStringLiteral("regular"), QStringLiteral("deep")}, 0);
+    stacked_ = choice(QStringLiteral("Stacked"),
+                      {QStringLiteral("alone"), QStringLiteral("2 stacked"),
+                       QStringLiteral("3 stacked"), QStringLiteral("4 stacked")},
+                      0);
     line->addWidget(new QLabel(QStringLiteral("Inside")));
     line->addWidget(inside_);
     line->addWidget(job_);
@@ -110,6 +114,7 @@ QWidget* CoalsPane::buildWish() {
     line->addWidget(new QLabel(QStringLiteral("in an oven of")));
     line->addWidget(size_);
     line->addWidget(depth_);
+    line->addWidget(stacked_);
     line->addStretch();
     return out;
 }
@@ -147,6 +152,7 @@ void CoalsPane::count() {
     wish.job = static_cast<kitchen::CoalJob>(job_->currentIndex());
     wish.size = {kInches[static_cast<std::size_t>(size_->currentIndex())] * kInch,
                  depth_->currentIndex() == 1};
+    wish.stacked = stacked_->currentIndex() + 1;
     const auto* site = findSite(document_.kitchen(), oven->siteId);
     const auto plan = coalPlan(document_.kitchen(), *oven, wish, site ? *site : kitchen::Site{});
     if (!plan)

@@ -29,7 +29,7 @@ class CoalsPane : public QWidget {
     std::optional<Units> units_; ///< that the fields were built for
     QWidget* wish_;
     QuantityField *inside_ = nullptr, *lasts_ = nullptr;
-    QComboBox *job_ = nullptr, *size_ = nullptr, *depth_ = nullptr;
+    QComboBox *job_ = nullptr, *size_ = nullptr, *depth_ = nullptr, *stacked_ = nullptr;
     QLabel *lay_, *lines_, *cautions_;
     CoalsView* view_;
 };

@@ -48,7 +48,12 @@ RateHeader::RateHeader(Document& document, RateController& rating, QWidget* pare
 
 bool RateHeader::hasCoals() const {
     const kitchen::Appliance* appliance = rating_.appliance();
-    return appliance && appliance->kind == kitchen::ApplianceKind::ironOven;
+    if (!appliance)
+        return false;
+    const kitchen::ApplianceKind kind = appliance->kind;
+    return kind == kitchen::ApplianceKind::ironOven ||
+           kind == kitchen::ApplianceKind::charcoalKettle ||
+           kind == kitchen::ApplianceKind::coveredCeramicGrill;
 }
 
 void RateHeader::showPage(int page) {

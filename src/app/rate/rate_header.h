@@ -19,7 +19,7 @@ class RateHeader : public QWidget {
     RateHeader(Document& document, RateController& rating, QWidget* parent = nullptr);
     void refresh(const std::string& testInHand);
     void showPage(int page);
-    /// Is it an iron oven, whose coals can be counted?
+    /// Does it burn coals that can be counted: an iron oven, a kettle?
     bool hasCoals() const;
 
   signals:

@@ -14,7 +14,8 @@ RatePage::RatePage(Document& document, QWidget* parent)
       header_(new RateHeader(document, rating_)), cells_(new CellChooser(document, rating_)),
       bench_(new TestBench(document)), pages_(new QStackedWidget), find_(new FindPane(document)),
       drift_(new DriftPane(document)), plane_(new HeatPlanePage(document)),
-      thermometers_(new ThermometersPane(document)), coals_(new CoalsPane(document)) {
+      thermometers_(new ThermometersPane(document)), coals_(new CoalsPane(document)),
+      openCoals_(new OpenCoalsPane(document)) {
     setProperty("guide", QStringLiteral("rate"));
     setAcceptDrops(true);
     auto* box = new QVBoxLayout(this);
@@ -24,7 +25,7 @@ RatePage::RatePage(Document& document, QWidget* parent)
     pages_->addWidget(buildBench());
     for (QWidget* page : {static_cast<QWidget*>(find_), static_cast<QWidget*>(drift_),
                           static_cast<QWidget*>(plane_), static_cast<QWidget*>(thermometers_),
-                          static_cast<QWidget*>(coals_)})
+                          static_cast<QWidget*>(coals_), static_cast<QWidget*>(openCoals_)})
         pages_->addWidget(page);
     box->addWidget(pages_, 1);
     connect(header_, &RateHeader::pageChosen, this, &RatePage::showPage);
@@ -64,7 +65,9 @@ QWidget* RatePage::buildBench() {
 void RatePage::showPage(int page) {
     if (page == Page::coals && !header_->hasCoals())
         page = Page::bench;
-    pages_->setCurrentIndex(page);
+    const kitchen::Appliance* on = rating_.appliance();
+    const bool open = page == Page::coals && on && on->kind != kitchen::ApplianceKind::ironOven;
+    pages_->setCurrentIndex(open ? Page::coals + 1 : page);
     header_->showPage(page);
     const std::string& id = rating_.applianceId();
     if (page == Page::find)
@@ -75,7 +78,9 @@ void RatePage::showPage(int page) {
         plane_->showAppliance(id);
     if (page == Page::thermometers)
         thermometers_->showAppliance(id);
-    if (page == Page::coals)
+    if (open)
+        openCoals_->showAppliance(id);
+    else if (page == Page::coals)
         coals_->showAppliance(id);
     emit situationChanged();
 }

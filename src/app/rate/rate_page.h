@@ -8,6 +8,7 @@
 #include "app/rate/drift_pane.h"
 #include "app/rate/find_pane.h"
 #include "app/rate/heat_plane_page.h"
+#include "app/rate/open_coals_pane.h"
 #include "app/rate/rate_header.h"
 #include "app/rate/test_bench.h"
 #include "app/rate/thermometers_pane.h"
@@ -60,7 +61,8 @@ class RatePage : public QWidget {
     DriftPane* drift_;
     HeatPlanePage* plane_;
     ThermometersPane* thermometers_;
-    CoalsPane* coals_;
+    CoalsPane* coals_;         ///< an iron oven's
+    OpenCoalsPane* openCoals_; ///< under a grate; the same page
 };
 
 } // namespace dynamet::app

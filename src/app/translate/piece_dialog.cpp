@@ -75,12 +75,17 @@ void PieceDialog::buildMeasures() {
         QStringLiteral("Other pieces (thickness)"), toStd(others.join(QStringLiteral("; "))),
         QStringLiteral("none, or %1; %2")
             .arg(toQt(printLength(0.030, units.inches)), toQt(printLength(0.036, units.inches))));
-    rounds_ = new QSpinBox;
-    rounds_->setRange(1, 20);
-    rounds_->setButtonSymbols(QAbstractSpinBox::NoButtons);
-    rounds_->setValue(piece.rounds);
-    rounds_->setAccessibleName(QStringLiteral("Batches, one after another"));
-    form().addRow(rounds_->accessibleName(), rounds_);
+    pieces_ = addCount(QStringLiteral("How many pieces"), static_cast<int>(recipe::kMostPieces),
+                       piece.pieces);
+    covers_ = addQuantity(QStringLiteral("Each takes up"),
+                          kinds::number(QStringLiteral("cm²"), 1e-4, 1, 5000, true),
+                          piece.coversM2 > 0 ? std::optional(piece.coversM2) : std::nullopt);
+    covers_->edit().setPlaceholderText(
+        QStringLiteral("not known: batches are then as you say below"));
+    beside_ = addQuantity(QStringLiteral("Other food beside it takes up"),
+                          kinds::number(QStringLiteral("cm²"), 1e-4, 0, 5000, true),
+                          piece.besideM2 > 0 ? std::optional(piece.besideM2) : std::nullopt);
+    rounds_ = addCount(QStringLiteral("Batches, one after another"), 20, piece.rounds);
     bone_ =
         addChoice(QStringLiteral("Bone"),
                   {QStringLiteral("none"), QStringLiteral("under the side that goes down first"),
@@ -96,6 +101,16 @@ void PieceDialog::buildMeasures() {
                      QStringList{QStringLiteral("none")} + namesOf(food::shippedFats()),
                      placeOf(food::shippedFats(), piece.fat) + 1);
     form().addRow(QStringLiteral("Seasoning"), buildSeasonings());
+}
+
+QSpinBox* PieceDialog::addCount(const QString& name, int most, int value) {
+    auto* out = new QSpinBox;
+    out->setRange(1, most);
+    out->setButtonSymbols(QAbstractSpinBox::NoButtons);
+    out->setValue(value);
+    out->setAccessibleName(name);
+    form().addRow(name, out);
+    return out;
 }
 
 QWidget* PieceDialog::buildSeasonings() {
@@ -173,6 +188,9 @@ Result<void> PieceDialog::takeMeasures(recipe::FoodPiece& piece) const {
     piece.startK = **start_->value();
     piece.fatCapM = hasTwoFaces(piece.shape) ? **cap_->value() : 0;
     piece.rounds = rounds_->value();
+    piece.pieces = pieces_->value();
+    piece.coversM2 = covers_->value()->value_or(0);
+    piece.besideM2 = beside_->value()->value_or(0);
     piece.othersM.clear();
     const double unit = document_.units().inches ? 0.0254 : 1e-3;
     QString typed = others_->text();

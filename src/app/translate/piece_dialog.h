@@ -37,7 +37,9 @@ class PieceDialog : public FormDialog {
     QuantityField *thickness_, *width_, *cap_, *start_;
     QLineEdit* others_;
     std::vector<QCheckBox*> on_;
-    QSpinBox* rounds_;
+    QSpinBox *pieces_, *rounds_;
+    QuantityField *covers_, *beside_; ///< that each and that other food takes up
+    QSpinBox* addCount(const QString& name, int most, int value);
 };
 
 } // namespace dynamet::app

@@ -252,7 +252,7 @@ void ReachPane::showLines(const translate::Row& row, const std::vector<std::stri
 void ReachPane::showDetail(const translate::Row& row, const translate::RowDetail& detail) {
     if (!isOpen() || !model_->prepared() || row.target != *open_ || !detail.outcome)
         return;
-    showLines(row, words::detailLines(detail, document_.units()));
+    showLines(row, words::detailLines(detail, *model_->prepared(), document_.units()));
     QStringList ways;
     if (detail.ways)
         for (const std::string& line :

@@ -3,8 +3,10 @@
 
 #include "app/translate/stage_edit.h"
 
+#include "kitchen/grate_height.h"
 #include "kitchen/open_lid.h"
 #include "quantity/parse_duration.h"
+#include "quantity/parse_measures.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
@@ -22,6 +24,7 @@ StageEdit::StageEdit(Document& document, int number, bool last, const recipe::St
     box->setContentsMargins(0, 6, 0, 10);
     box->setSpacing(6);
     box->addWidget(buildPlace(stage));
+    box->addWidget(buildGrate(stage));
     box->addWidget(buildHandling(stage));
     box->addWidget(buildEnd(stage));
 }
@@ -107,6 +110,55 @@ void StageEdit::fillVessels(const std::string& chosen) {
     vessel_->setCurrentIndex(std::max(0, vessel_->findData(toQt(wanted))));
     vessel_->setVisible(hob || (!liquid && vessel_->count() > 1));
     insert_->setVisible(!hob && !liquid && insert_->count() > 1);
+}
+
+/// Over open coals a grate can be nearer or farther; elsewhere the line is not there.
+QWidget* StageEdit::buildGrate(const recipe::Stage& stage) {
+    constexpr int kWidth = 168;
+    const bool inches = document_.units().inches;
+    auto* out = new QWidget;
+    auto* line = new QHBoxLayout(out);
+    line->setContentsMargins(28, 0, 0, 0);
+    line->setSpacing(8);
+    grate_ = field(
+        QStringLiteral("grate over the coals"),
+        stage.place.heightM > 0 ? toQt(printLength(stage.place.heightM, inches)) : QString(),
+        QStringLiteral("as usual, about %1").arg(toQt(printLength(kitchen::kUsualGrateM, inches))),
+        kWidth);
+    line->addWidget(new QLabel(QStringLiteral("grate over the coals")));
+    line->addWidget(grate_);
+    line->addStretch();
+    connect(zone_, &QComboBox::currentIndexChanged, this, &StageEdit::showGrate);
+    showGrate();
+    return out;
+}
+
+bool StageEdit::hasGrate() const {
+    const auto* here = appliance();
+    const auto* zone = here ? findZone(*here, toStd(zone_->currentText())) : nullptr;
+    return zone && hasGrateOverCoals(*here, *zone);
+}
+
+void StageEdit::showGrate() {
+    if (grate_ && grate_->parentWidget())
+        grate_->parentWidget()->setVisible(hasGrate());
+}
+
+Result<double> StageEdit::grateHeight() const {
+    const std::string typed = toStd(grate_->text().trimmed());
+    if (typed.empty() || !hasGrate())
+        return 0.0;
+    const Units& units = document_.units();
+    const auto height = parseLengthM(typed, units.inches ? 0.0254 : 0.01);
+    if (!height)
+        return tl::unexpected(height.error().in(toStd(grate_->accessibleName())));
+    if (*height < kitchen::kLowestGrateM || *height > kitchen::kHighestGrateM)
+        return fail(Errc::invalidArgument,
+                    toStd(QStringLiteral("%1: %2 to %3 can be worked with")
+                              .arg(grate_->accessibleName(),
+                                   toQt(printLength(kitchen::kLowestGrateM, units.inches)),
+                                   toQt(printLength(kitchen::kHighestGrateM, units.inches)))));
+    return *height;
 }
 
 QWidget* StageEdit::buildHandling(const recipe::Stage& stage) {
@@ -257,6 +309,10 @@ Result<recipe::Stage> StageEdit::stage() const {
                    liquid ? "" : toStd(vessel_->currentData().toString()),
                    hasLid(here->kind) && lid_->isChecked(),
                    liquid || isHob(here->kind) ? "" : toStd(insert_->currentData().toString())};
+    const auto height = grateHeight();
+    if (!height)
+        return tl::unexpected(height.error());
+    stage.place.heightM = *height;
     const auto means = said();
     if (!means)
         return tl::unexpected(means.error());

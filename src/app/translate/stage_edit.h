@@ -38,6 +38,10 @@ class StageEdit : public QWidget {
     QWidget* buildHandling(const recipe::Stage& stage);
     void fillZones();
     void fillVessels(const std::string& chosen);
+    QWidget* buildGrate(const recipe::Stage& stage);
+    void showGrate();
+    bool hasGrate() const;
+    Result<double> grateHeight() const;
     /// Says back what the sentence means, or what is wrong with it.
     void readBack();
     Result<recipe::SaidHandling> said() const;
@@ -49,7 +53,8 @@ class StageEdit : public QWidget {
     bool last_;
     QComboBox *appliance_, *zone_, *vessel_, *insert_;
     SettingEdit* setting_;
-    QCheckBox* lid_; ///< open; for grills and kettles only
+    QCheckBox* lid_;             ///< open; for grills and kettles only
+    QLineEdit* grate_ = nullptr; ///< its height over open coals
     QLineEdit *core_ = nullptr, *time_ = nullptr, *wait_ = nullptr;
     QCheckBox *edges_ = nullptr, *foil_ = nullptr;
     QLineEdit* does_ = nullptr; ///< what the cook does in the stage, as a sentence

@@ -7,6 +7,7 @@
 #include "app/translate/choices_dialog.h"
 #include "app/translate/piece_dialog.h"
 #include "app/translate/recipe_dialog.h"
+#include "app/translate/weather_dialog.h"
 #include "book/recipe_request.h"
 #include "quantity/parse_measures.h"
 #include "recipe/heat_words.h"
@@ -127,7 +128,11 @@ void WrittenPane::build() {
     box->addWidget(text_);
     box->addWidget(piece_);
     box->addLayout(second);
-    box->addWidget(button(QStringLiteral("House methods…"), &WrittenPane::editChoices));
+    auto* third = new QHBoxLayout;
+    weather_ = button(QStringLiteral("Weather…"), &WrittenPane::editWeather);
+    third->addWidget(button(QStringLiteral("House methods…"), &WrittenPane::editChoices), 1);
+    third->addWidget(weather_, 1);
+    box->addLayout(third);
     box->addWidget(movesWords_);
     box->addWidget(moves_);
     box->addWidget(what);
@@ -214,7 +219,9 @@ std::optional<translate::Request> WrittenPane::request() const {
     const recipe::Recipe* r = recipe();
     if (!r)
         return std::nullopt;
-    auto out = requestOf(*r, document_.kitchen(), document_.choices());
+    auto out =
+        requestOf(*r, day_ ? kitchen::onDay(document_.kitchen(), *day_) : document_.kitchen(),
+                  document_.choices());
     if (thickness_->moved())
         out.recipe.piece.thicknessM = thickness_->value();
     if (start_->moved())
@@ -223,6 +230,28 @@ std::optional<translate::Request> WrittenPane::request() const {
         out.moved = static_cast<std::size_t>(moves_->currentIndex() - 1);
     out.units = document_.units();
     return out;
+}
+
+void WrittenPane::editWeather() {
+    WeatherDialog dialog(document_, day_, this);
+    if (dialog.exec() != QDialog::Accepted || dialog.day() == day_)
+        return;
+    day_ = dialog.day();
+    showWeather();
+    emit changed();
+}
+
+void WrittenPane::showWeather() {
+    const auto* site = day_ ? findSite(document_.kitchen(), day_->siteId) : nullptr;
+    weather_->setText(
+        site ? QStringLiteral("%1, %2 m/s…")
+                   .arg(toQt(printTemperature(day_->air, document_.units().temperature())),
+                        toQt(printFixed(day_->windMPerS, 1)))
+             : QStringLiteral("Weather…"));
+    weather_->setToolTip(
+        site ? QStringLiteral("The weather at %1 on the day of the cook").arg(toQt(site->name))
+             : QStringLiteral("Air and wind on the day of the cook, where they differ from "
+                              "Kitchen's"));
 }
 
 void WrittenPane::keep(const Result<void>& done) {

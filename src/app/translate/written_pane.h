@@ -5,7 +5,9 @@
 
 #include "app/document/document.h"
 #include "app/widgets/stepper_slider.h"
+#include "kitchen/cook_day.h"
 #include "words/translation_words.h"
+
 #include <optional>
 
 #include <QComboBox>
@@ -46,6 +48,10 @@ class WrittenPane : public QWidget {
     void newRecipe();
     void editPiece();
     void editChoices();
+    void editWeather();
+    void showWeather();
+    std::optional<kitchen::CookDay> day_; ///< of the cook, while the window is open
+    QPushButton* weather_ = nullptr;
     recipe::Recipe shown_; ///< as the book has it; the sliders may say otherwise
     Document& document_;
     QComboBox* chooser_;
