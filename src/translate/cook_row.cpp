@@ -26,7 +26,7 @@ Result<RowCook> cookRow(const Prepared& prepared, const recipe::FoodPiece& piece
         return RowCook{std::move(*outcome), std::nullopt, 1};
     }
     const cook::Outcome& wanted =
-        effort.cells < cook::kFull.cells ? prepared.quick : prepared.outcome;
+        effort.cells <= cook::kQuick.cells ? prepared.quick : prepared.outcome;
     auto like =
         cook::cookLike(piece, programme, {&wanted, prepared.judged, idea.enough, idea.slopes},
                        idea.guessS, effort, tables);

@@ -29,6 +29,6 @@ struct CookIdea {
 };
 Result<RowCook> cookRow(const Prepared& prepared, const recipe::FoodPiece& piece,
                         const cook::Programme& programme, const CookIdea& idea,
-                        const cook::Tables& tables, const cook::Effort& effort = cook::kFull);
+                        const cook::Tables& tables, const cook::Effort& effort);
 
 } // namespace dynamet::translate

@@ -17,7 +17,7 @@ Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row, std:
         return tl::unexpected(programme.error());
     return cook::cookFor(prepared.request.recipe.piece,
                          cook::withFixedTurn(*programme, row.outcome), row.outcome.pullS,
-                         cook::kFull, tablesAt(prepared, *programme, stop), true);
+                         prepared.effort, tablesAt(prepared, *programme, stop), true);
 }
 
 namespace {
@@ -41,7 +41,7 @@ void addRounds(const Prepared& prepared, const Row& row, cook::Programme program
     if (prepared.byLikeness()) // each batch for the row's own time
         programme.last().written.end.afterS = row.outcome.pullS - row.outcome.lastStartS;
     auto rounds = cook::cookRounds(request.recipe.piece, programme, targetOf(request), count, kGapS,
-                                   cook::kFull, tablesAt(prepared, programme, stop));
+                                   prepared.effort, tablesAt(prepared, programme, stop));
     if (!rounds)
         out.roundless = rounds.error();
     else
@@ -58,7 +58,7 @@ void addCompanions(const Prepared& prepared, const Row& row, const cook::Program
         recipe::FoodPiece piece = request.recipe.piece;
         piece.thicknessM = thickness;
         auto cook = cookRow(prepared, piece, programme,
-                            {row.outcome.pullS - row.outcome.lastStartS}, tables);
+                            {row.outcome.pullS - row.outcome.lastStartS}, tables, prepared.effort);
         out.companions.push_back(
             {thickness, cook ? Result<cook::Outcome>(std::move(cook->outcome))
                              : Result<cook::Outcome>(tl::unexpected(cook.error()))});

@@ -46,6 +46,9 @@ recipe::Goal goalGiven(const recipe::Goal& asked, double peakK) {
 
 namespace {
 
+constexpr double kLongCookS = 3600;
+constexpr cook::Effort kLongCook{32, 0.2, 10};
+
 /// What the recipe gave is what counts, all that it is judged by.
 void judgeByAll(Prepared& out) {
     const recipe::Recipe& recipe = out.request.recipe;
@@ -74,14 +77,16 @@ Result<Prepared> prepare(const Request& asked, std::stop_token stop) {
     out.targets = allTargets(request);
     out.tables = cook::tablesFor(request.recipe.piece.food, pressurePa(programme->last().site));
     out.tables.stop = stop;
+    const auto quick = cook::cookProgramme(request.recipe.piece, *programme, targetOf(request),
+                                           cook::kQuick, out.tables);
+    if (quick && quick->pullS > kLongCookS)
+        out.effort = kLongCook;
     auto outcome = cook::cookProgramme(request.recipe.piece, *programme, targetOf(request),
-                                       cook::kFull, out.tables, true);
+                                       out.effort, out.tables, true);
     if (!outcome)
         return tl::unexpected(outcome.error().in("the recipe where it was written"));
     out.outcome = std::move(*outcome);
-    out.quick = cook::cookProgramme(request.recipe.piece, *programme, targetOf(request),
-                                    cook::kQuick, out.tables)
-                    .value_or(out.outcome);
+    out.quick = quick.value_or(out.outcome);
     if (stop.stop_requested())
         return fail(Errc::refused, Finding{"stopped"});
     out.tables.stop = {};
@@ -122,7 +127,8 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
     CookIdea idea{like.pullS - like.lastStartS};
     if (row.likeness)
         idea.slopes = row.likeness->slopes;
-    auto cook = cookRow(local, local.request.recipe.piece, *programme, idea, local.tables);
+    auto cook =
+        cookRow(local, local.request.recipe.piece, *programme, idea, local.tables, prepared.effort);
     row.reached = cook.has_value();
     if (!cook) {
         row.reason = cook.error();
@@ -217,6 +223,7 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
                       prepared.request.seed};
     if (row.likeness && !row.instruction.byProbe)
         input.like = cook::LikeGoal{&prepared.quick, prepared.judged};
+    input.effort = prepared.effort;
     input.guessS = row.outcome.pullS - row.outcome.lastStartS;
     if (programme->endsByClock() ||
         input.like) // what comes after the watched stage decides the peak

@@ -27,6 +27,9 @@ struct Prepared {
     std::vector<cook::Say> says; ///< which of it decides the recipe's own time, largest first
     bool byLikeness() const { return !judged.empty(); }
     cook::Tables tables; ///< at the reference's pressure
+    /// With what all that is shown is cooked: hours change so slowly that a third of the cells tell
+    /// the same within 0.2 K.
+    cook::Effort effort = cook::kFull;
     std::vector<Target> targets;
 };
 

@@ -22,6 +22,7 @@ constexpr std::array<const char*, 9> kMethods{
 /// Fewer cells than a search's: every point is compared with the reference on the same grid.
 constexpr cook::Effort kSketch{10, 0.8, 4, 3, 0.15};
 constexpr int kMostLooks = 70;
+constexpr std::size_t kFew = 2;        ///< methods: there is time to look closely at theirs
 constexpr std::size_t kMostClimbs = 3; ///< methods that are worth more than a few looks
 
 /// What all points of a target share.
@@ -80,8 +81,13 @@ class Climb {
                                          grid.changeOver.size()} {}
 
     /// A few points, spread over the grid.
-    const std::optional<Way>& begin() {
+    const std::optional<Way>& begin(bool closely) {
         constexpr double kLow = 0.2, kHigh = 0.8, kEarly = 0.25, kLate = 0.75;
+        if (grid_.size() > 0 && closely)
+            for (const double a : {0.1, 0.5, 0.9})
+                for (const double b : {0.1, 0.5, 0.9})
+                    for (const double c : {0.1, 0.5, 0.9})
+                        look({place(a, sizes_[0]), place(b, sizes_[1]), place(c, sizes_[2])});
         if (grid_.size() > 0)
             for (const auto& [a, b, c] : {std::array{kLow, kLow, kEarly},
                                           {kHigh, kHigh, kEarly},
@@ -90,6 +96,7 @@ class Climb {
                 look({place(a, sizes_[0]), place(b, sizes_[1]), place(c, sizes_[2])});
         return best_;
     }
+    const std::optional<Way>& soFar() const { return best_; }
     /// Along one control after another, as long as that leads anywhere.
     const std::optional<Way>& best() {
         bool moved = true;
@@ -194,12 +201,12 @@ Ways waysOn(const Prepared& prepared, const Row& row, std::size_t most, std::sto
     };
     std::vector<std::pair<double, Climb*>> begun;
     for (Climb& climb : climbs)
-        begun.emplace_back(distanceOf(climb.begin()), &climb);
+        begun.emplace_back(distanceOf(climb.begin(climbs.size() <= kFew)), &climb);
     std::stable_sort(begun.begin(), begun.end(),
                      [](const auto& a, const auto& b) { return a.first < b.first; });
     for (std::size_t i = 0; i < begun.size(); ++i) {
         Climb& climb = *begun[i].second;
-        const std::optional<Way>& way = i < kMostClimbs ? climb.best() : climb.begin();
+        const std::optional<Way>& way = i < kMostClimbs ? climb.best() : climb.soFar();
         out.solves += climb.looks();
         nearest = std::min(nearest, distanceOf(way));
         if (way)

@@ -18,6 +18,10 @@ namespace {
 
 constexpr double kTwoSided = 1.959963985, kOneSided5 = 1.644853627;
 
+/// Coarser than a search: a draw says how the time moves, and all of them are moved to the row's
+/// own.
+constexpr cook::Effort kDraw{12, 0.5, 4, 3, 0.15};
+
 bool freezes(const recipe::FoodPiece& piece) {
     return piece.startK < piece.food.freezingC + kZeroCelsiusK + 5;
 }
@@ -61,9 +65,9 @@ std::vector<double> sensitivities(const Timer& timer, std::stop_token stop) {
     std::vector<double> out, z(timer.inputs.size(), 0.0);
     for (std::size_t i = 0; i < z.size() && !stop.stop_requested(); ++i) {
         z[i] = 1;
-        const double up = timer.at(z, cook::kQuick);
+        const double up = timer.at(z, kDraw);
         z[i] = -1;
-        const double down = timer.at(z, cook::kQuick);
+        const double down = timer.at(z, kDraw);
         z[i] = 0;
         out.push_back((std::log(up) - std::log(down)) / 2);
     }
@@ -113,7 +117,7 @@ class Draws {
         for (std::size_t s = 0; s < count && !stop.stop_requested(); ++s) {
             const double* row = &normals[s * (inputs_ + 1)];
             const auto z = correlated(row);
-            plain_.push_back(timer_.at(z, cook::kQuick) * ratio_);
+            plain_.push_back(timer_.at(z, kDraw) * ratio_);
             deviations_.insert(deviations_.end(), z.begin(), z.end());
             out_.times.push_back(plain_.back() * std::exp(lnModel_ * row[inputs_]));
         }
@@ -232,7 +236,7 @@ Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token 
                           stop);
     Timer timer{&input, inputsOf(*input.programme, input.spread, *input.piece), &solves};
     const std::vector<double> none(timer.inputs.size(), 0.0);
-    const double nominal = timer.at(none, cook::kFull);
+    const double nominal = timer.at(none, input.effort);
     if (!std::isfinite(nominal))
         return fail(Errc::refused, Finding{"pull_not_reached"});
     // What takes eight times as long as expected counts as never: nobody would wait for it.
@@ -241,7 +245,7 @@ Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token 
     WindowInput within = input;
     within.programme = &bounded;
     timer.input = &within;
-    const double quick = timer.at(none, cook::kQuick);
+    const double quick = timer.at(none, kDraw);
     const auto g = sensitivities(timer, stop);
     Window window;
     double variance = 0;

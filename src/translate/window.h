@@ -29,6 +29,7 @@ struct WindowInput {
     /// `guessS` of the last stage on.
     std::optional<cook::LikeGoal> like = std::nullopt;
     double guessS = 0;
+    cook::Effort effort = cook::kFull; ///< of the time that is expected
 };
 
 /// The time at which the core first reaches the printed pull temperature, over all inputs drawn

@@ -137,4 +137,95 @@ TEST(Coals, AreCountedDrawnAndFollowWhatIsTyped) {
     EXPECT_TRUE(textOf(window, "Before you begin").contains(QStringLiteral("carbon monoxide")));
 }
 
+// Many pieces: what the book keeps is what was typed, a wrong area is refused at its field, and the
+// opened row says batches and waits.
+TEST(ManyPieces, AreTypedKeptAndSaidInTheRow) {
+    Bench bench(true, Bench::Kitchen::few);
+    openStaged(bench);
+    inDialog([&](QWidget* dialog) {
+        auto* pieces = find<QSpinBox>(dialog, "How many pieces");
+        pieces->setFocus();
+        pieces->selectAll();
+        QTest::keyClicks(pieces, QStringLiteral("12"));
+        type(dialog, "Each takes up", QStringLiteral("a lot"));
+        pressSave(dialog);
+        EXPECT_TRUE(dialog->isVisible()) << "no area";
+        type(dialog, "Each takes up", QStringLiteral("150"));
+        pressSave(dialog);
+    });
+    click(bench.window.get(), "Piece…");
+    EXPECT_EQ(staged(bench).piece.pieces, 12);
+    EXPECT_NEAR(staged(bench).piece.coversM2, 0.015, 1e-9);
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
+    auto& rows = bench.window->translatePage().reach().rows();
+    bool batches = false;
+    for (int i = 0; i < rows.rowCount(); ++i)
+        for (const Finding& finding : rows.item(i).row.warnings)
+            batches = batches || finding.code == "batches";
+    EXPECT_TRUE(batches);
+    bench.press(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(staged(bench).piece.pieces, 1);
+}
+
+TEST(Weather, OnTheDayStandsOnItsButtonAndGoesAway) {
+    Bench bench(true, Bench::Kitchen::few);
+    openStaged(bench);
+    const auto& sites = bench.document.kitchen().sites;
+    ASSERT_FALSE(sites.empty());
+    const QString name = toQt(sites.front().name);
+    inDialog([&](QWidget* dialog) {
+        pick(dialog, "Where", toStd(name).c_str());
+        type(dialog, "Air temperature", QStringLiteral("3"));
+        type(dialog, "Wind", QStringLiteral("2,5"));
+        pressSave(dialog);
+    });
+    click(bench.window.get(), "Weather…");
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
+    QPushButton* weather = nullptr;
+    for (auto* one : bench.window->findChildren<QPushButton*>())
+        if (one->text().contains(QStringLiteral("m/s")))
+            weather = one;
+    ASSERT_NE(weather, nullptr);
+    EXPECT_TRUE(weather->text().contains(QStringLiteral("2.5 m/s"))) << toStd(weather->text());
+    EXPECT_TRUE(weather->toolTip().contains(name));
+    inDialog([&](QWidget* dialog) {
+        pick(dialog, "Where", "as Kitchen says");
+        pressSave(dialog);
+    });
+    weather->click();
+    EXPECT_EQ(weather->text(), QStringLiteral("Weather…"));
+}
+
+TEST(OpenCoals, StandOnTheKettlesOwnPage) {
+    Bench bench(true, Bench::Kitchen::few);
+    auto& rate = bench.window->ratePage();
+    std::string kettle;
+    for (const auto& one : bench.document.kitchen().appliances)
+        if (one.kind == kitchen::ApplianceKind::charcoalKettle)
+            kettle = one.id;
+    if (kettle.empty()) {
+        kitchen::Appliance fresh =
+            *kitchen::typicalAppliance(kitchen::ApplianceKind::charcoalKettle);
+        fresh.name = "Round kettle";
+        fresh.siteId = bench.document.kitchen().sites.front().id;
+        ASSERT_TRUE(bench.document.add(fresh));
+        for (const auto& one : bench.document.kitchen().appliances)
+            if (one.kind == kitchen::ApplianceKind::charcoalKettle)
+                kettle = one.id;
+    }
+    rate.showAppliance(kettle);
+    rate.showPage(RatePage::Page::coals);
+    const QString one = textOf(bench.window.get(), "How to lay the open coals");
+    EXPECT_TRUE(one.contains(QStringLiteral(" coals, spread one layer deep"))) << toStd(one);
+    type(bench.window.get(), "Chimneys lit", QStringLiteral("0.5"));
+    const QString half = textOf(bench.window.get(), "How to lay the open coals");
+    EXPECT_NE(half, one);
+    type(bench.window.get(), "Chimneys lit", QStringLiteral("a sack"));
+    EXPECT_EQ(textOf(bench.window.get(), "How long they last"), QString());
+    pick(bench.window.get(), "How they lie", "banked on one side");
+    type(bench.window.get(), "Chimneys lit", QStringLiteral("1"));
+    EXPECT_TRUE(textOf(bench.window.get(), "How to lay the open coals")
+                    .contains(QStringLiteral("banked two layers deep")));
+}
+
 } // namespace

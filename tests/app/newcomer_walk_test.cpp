@@ -227,7 +227,7 @@ class NewcomerWalk : public ::testing::TestWithParam<Newcomer> {
             });
         });
         click(window.get(), "New…");
-        ASSERT_TRUE(waitFor([&] { return window->isIdle(); }, 200000)) << recipe.name;
+        ASSERT_TRUE(waitFor([&] { return window->isIdle(); }, 600000)) << recipe.name;
         pane("Pane Outcome");
         screen::look(window.get(), recipe.name);
         pane("Pane Appliances");
