@@ -61,6 +61,7 @@ Result<kitchen::Site> siteOf(const CoalsOptions& options, const kitchen::Kitchen
 Result<kitchen::OpenCoalsWish> openWishOf(const CoalsOptions& options) {
     kitchen::OpenCoalsWish out;
     out.chimney = options.chimney;
+    out.heightsM = words::grateHeights(options.fahrenheit);
     const auto layout = coals::layoutOf(options.layout);
     if (!layout)
         return fail(Errc::invalidArgument, "--layout is even, banked or half");

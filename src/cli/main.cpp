@@ -59,7 +59,10 @@ void addProtocols(CLI::App& app, Typed& typed) {
 void addTranslate(CLI::App& app, Typed& typed) {
     auto* verb = app.add_subcommand("translate", "carry a recipe of the book to other appliances");
     verb->add_option("BOOK", typed.translate.book, "the book")->required();
-    verb->add_option("--recipe", typed.translate.recipe, "name of the recipe")->required();
+    auto* recipe = verb->add_option("--recipe", typed.translate.recipe, "name of the recipe");
+    verb->add_option("--quick", typed.translate.quick,
+                     "a line instead: \"salmon 25 mm, 200 C 12 min, wall oven\"")
+        ->excludes(recipe);
     verb->add_option("--to", typed.translate.to, "an appliance, or all");
     verb->add_option("--method", typed.translate.method,
                      "straight (through), or all: the best two or three ways on each")

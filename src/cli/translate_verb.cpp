@@ -11,6 +11,7 @@
 #include "quantity/parse_duration.h"
 #include "quantity/parse_temperature.h"
 #include "quantity/print.h"
+#include "recipe/quick_line.h"
 #include "translate/school_effects.h"
 #include "translate/translate.h"
 #include "words/stage_words.h"
@@ -56,13 +57,23 @@ Result<translate::Request> requestFor(const TranslateOptions& options) {
     auto kitchen = loadKitchen(*book);
     if (!kitchen)
         return tl::unexpected(kitchen.error());
-    const auto recipes = loadRecipes(*book, *kitchen);
+    auto recipes = loadRecipes(*book, *kitchen);
     if (!recipes)
         return tl::unexpected(recipes.error());
+    if (!options.quick.empty()) {
+        const auto line = recipe::readQuickLine(options.quick, *kitchen,
+                                                options.fahrenheit ? TemperatureUnit::fahrenheit
+                                                                   : TemperatureUnit::celsius);
+        if (!line)
+            return tl::unexpected(line.error().in("--quick"));
+        recipes->assign(1, line->recipe);
+    } else if (options.recipe.empty()) {
+        return fail(Errc::invalidArgument, "--recipe names one of the book, --quick says one");
+    }
     std::string known;
     for (const auto& recipe : *recipes) {
         known += (known.empty() ? "" : ", ") + recipe.name;
-        if (recipe.name != options.recipe && recipe.id != options.recipe)
+        if (options.quick.empty() && recipe.name != options.recipe && recipe.id != options.recipe)
             continue;
         const auto today = dayOf(options, *kitchen);
         if (!today)

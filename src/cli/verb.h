@@ -26,6 +26,7 @@ struct TranslateOptions {
     std::string book, recipe, to = "all", method = "straight";
     int stage = 0; ///< that moves, counted from 1; 0 = the whole cook
     bool fahrenheit = false;
+    std::string quick;     ///< a line instead of a recipe
     std::string site, air; ///< of the day at one of the book's places
     std::optional<double> wind;
 };

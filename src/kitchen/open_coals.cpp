@@ -5,14 +5,12 @@
 
 #include "kitchen/air_at.h"
 
-#include <array>
 #include <cmath>
 
 namespace dynamet::kitchen {
 namespace {
 
 constexpr double kFullKg = 2.5, kMostChimneys = 4;
-constexpr std::array kHeightsM{0.05, 0.10, 0.15, 0.20, 0.30};
 constexpr double kGlows = 0.6; ///< share of a bed that glows as lit coals do, between gaps and ash
 constexpr double kU = 0.35;    ///< of the flux: ash, gaps and the coals' own heat
 constexpr double kSears = 15000, kGrills = 8000, kSlow = 4000;
@@ -39,6 +37,8 @@ double halvesAt(const coals::CoalBed& bed, double fromM) {
 Result<OpenCoalsPlan> openCoals(const OpenCoalsWish& wish, const Site& site) {
     if (!(wish.chimney > 0 && wish.chimney <= kMostChimneys))
         return fail(Errc::invalidArgument, {"chimney_outside", {Number{kMostChimneys, 0}}});
+    if (wish.heightsM.size() < 2)
+        return fail(Errc::invalidArgument, "two heights of a grate at least");
     const coals::Air air = airAt(site);
     const double kg = wish.chimney * kFullKg;
     OpenCoalsPlan out;
@@ -47,7 +47,7 @@ Result<OpenCoalsPlan> openCoals(const OpenCoalsWish& wish, const Site& site) {
     bed.radiusM = coals::bedRadius(kg, wish.layout);
     out.bedDiameterM = 2 * bed.radiusM;
     bed.emissionW_m2 *= kGlows * coals::leftAt(wish.fuel, wish.ageS, air);
-    for (const double height : kHeightsM) {
+    for (const double height : wish.heightsM) {
         const double flux = coals::irradiation(bed, height);
         out.heights.push_back({height, flux, kU * flux, heatOf(flux)});
     }
@@ -58,7 +58,7 @@ Result<OpenCoalsPlan> openCoals(const OpenCoalsWish& wish, const Site& site) {
         out.firstAddS = fades;
         out.toAdd = static_cast<int>(std::ceil((1 - kFade) * out.coals));
     }
-    out.halfHeatFromM = halvesAt(bed, kHeightsM[1]);
+    out.halfHeatFromM = halvesAt(bed, wish.heightsM[1]);
     return out;
 }
 

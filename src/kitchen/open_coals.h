@@ -20,6 +20,7 @@ struct OpenCoalsWish {
     double ageS = 0;
     double lastsS = 1800; ///< how long the cook takes
     coals::Fuel fuel;
+    std::vector<double> heightsM{0.05, 0.10, 0.15, 0.20, 0.30}; ///< of grates; the second is usual
 };
 
 /// What a height of the grate gets. From memory: browning meat fast takes some 15 kW/m², grilling
@@ -34,11 +35,11 @@ struct AtGrate {
 struct OpenCoalsPlan {
     int coals = 0;
     double bedDiameterM = 0;
-    std::vector<AtGrate> heights; ///< 5, 10, 15, 20 and 30 cm
-    double halfS = 0;             ///< until half of the heat is left
-    double firstAddS = 0;         ///< add by then to keep it; 0 = it lasts
-    int toAdd = 0;                ///< lit ones, each time
-    double halfHeatFromM = 0;     ///< height that halves what 10 cm get
+    std::vector<AtGrate> heights;
+    double halfS = 0;         ///< until half of the heat is left
+    double firstAddS = 0;     ///< add by then to keep it; 0 = it lasts
+    int toAdd = 0;            ///< lit ones, each time
+    double halfHeatFromM = 0; ///< height that halves what the usual one gets
 };
 
 /// A bed one layer deep (banked: two), glowing as one of lit coals (docs/physics.md, "Coals"); it

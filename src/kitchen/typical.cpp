@@ -183,6 +183,7 @@ Result<Appliance> typicalAppliance(ApplianceKind kind, TemperatureUnit marks) {
     Appliance out;
     out.kind = kind;
     out.ratedInputW = typical.ratedInputW;
+    out.capacityM2 = typical.capacityM2;
     out.controls = typical.controls;
     for (Control& control : out.controls)
         if (marks == TemperatureUnit::fahrenheit && control.unit == "C")

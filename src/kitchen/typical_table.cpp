@@ -122,6 +122,7 @@ TypicalKind kindOf(const json& row) {
     for (const json& zone : row.at("zones"))
         out.zones.push_back({zone.at(0).get<std::string>(), zone.at(1).get<bool>()});
     out.ratedInputW = row.value("rated_input_W", 0.0);
+    out.capacityM2 = row.at("capacity_m2").get<double>();
     out.temperature = ruleOf(row.at("temperature"));
     out.numbers = numbersOf(row.at("faces"));
     if (row.contains("direct_faces"))

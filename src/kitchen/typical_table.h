@@ -40,6 +40,7 @@ struct TypicalKind {
     std::vector<Control> controls;
     std::vector<Zone> zones;
     double ratedInputW = 0;
+    double capacityM2 = 0.1;
     TemperatureRule temperature;
     std::vector<TypicalNumber> numbers;
     std::vector<TypicalNumber> overTheFire; ///< instead, in a zone that sees flame or coals

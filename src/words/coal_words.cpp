@@ -26,6 +26,19 @@ std::string percentWords(double factor) {
                        percent > 0 ? "more" : "fewer");
 }
 
+constexpr double kInch = 0.0254, kCentimetre = 0.01;
+
+/// Nobody lays coals to the millimetre.
+std::string aboutLength(double metres, bool inches) {
+    return inches ? printFixed(metres / kInch, 0) + " in"
+                  : printFixed(metres / kCentimetre, 0) + " cm";
+}
+
+int aboutCoals(int coals) {
+    constexpr int kFives = 5, kFew = 20;
+    return coals <= kFew ? coals : (coals + kFives / 2) / kFives * kFives;
+}
+
 std::string stackWords(const std::vector<int>& layers) {
     std::string out = fmt::format("Stacked, from the ground up: {} under the lowest", layers[0]);
     for (std::size_t i = 1; i + 1 < layers.size(); ++i)
@@ -63,8 +76,17 @@ std::string layoutWords(coals::Layout layout) {
 
 } // namespace
 
+std::vector<double> grateHeights(bool inches) {
+    if (!inches)
+        return {0.05, 0.10, 0.15, 0.20, 0.30};
+    std::vector<double> out;
+    for (const double inch : {2, 4, 6, 8, 12})
+        out.push_back(kInch * inch);
+    return out;
+}
+
 std::string grateWords(const kitchen::AtGrate& at, bool inches) {
-    return fmt::format("{}: {} ± {} kW/m², {}", printLength(at.heightM, inches),
+    return fmt::format("{}: {} ± {} kW/m², {}", aboutLength(at.heightM, inches),
                        printFixed(at.fluxW_m2 / 1000, 0),
                        printFixed(kitchen::kTwoSided95 * at.u / 1000, 0), heatWords(at.is));
 }
@@ -74,20 +96,21 @@ std::vector<std::string> openCoalLines(const kitchen::OpenCoalsPlan& plan,
     constexpr double kWhole = 60; // s
     const auto minutes = [](double s) { return printDuration(std::round(s / kWhole) * kWhole); };
     std::vector<std::string> out;
-    out.push_back(fmt::format("Light {} coals, {}: a bed about {} across.", plan.coals,
-                              layoutWords(wish.layout),
-                              printLength(plan.bedDiameterM, units.inches)));
+    out.push_back(fmt::format("Light about {} coals, {}: a bed about {} across.",
+                              aboutCoals(plan.coals), layoutWords(wish.layout),
+                              aboutLength(plan.bedDiameterM, units.inches)));
     std::string at;
     for (const kitchen::AtGrate& grate : plan.heights)
         at += (at.empty() ? "" : "; ") + grateWords(grate, units.inches);
     out.push_back("Over them a grate gets from below at " + at + ".");
     out.push_back(fmt::format("{} over them gets half of what {} does.",
-                              printLength(plan.halfHeatFromM, units.inches),
-                              printLength(plan.heights[1].heightM, units.inches)));
+                              aboutLength(plan.halfHeatFromM, units.inches),
+                              aboutLength(plan.heights[1].heightM, units.inches)));
     if (plan.toAdd > 0)
         out.push_back(fmt::format("Half of the heat is gone after {}: after {} add {}, already "
                                   "lit, and again as often.",
-                                  minutes(plan.halfS), minutes(plan.firstAddS), plan.toAdd));
+                                  minutes(plan.halfS), minutes(plan.firstAddS),
+                                  aboutCoals(plan.toAdd)));
     else
         out.push_back(fmt::format("Half of the heat is gone after {}: it lasts for {}.",
                                   minutes(plan.halfS), printDuration(wish.lastsS)));

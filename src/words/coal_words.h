@@ -19,6 +19,8 @@ std::vector<std::string> coalLines(const kitchen::CoalPlan& plan, const kitchen:
 /// The same for coals under an open grate.
 std::vector<std::string> openCoalLines(const kitchen::OpenCoalsPlan& plan,
                                        const kitchen::OpenCoalsWish& wish, Units units);
+/// Heights over coals that a reader would name, m.
+std::vector<double> grateHeights(bool inches);
 /// "10 cm: 26 ± 18 kW/m², sears".
 std::string grateWords(const kitchen::AtGrate& at, bool inches);
 std::vector<std::string> openCoalCautions();

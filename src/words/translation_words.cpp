@@ -171,10 +171,14 @@ std::string unevennessOf(const cook::Outcome& o) {
 
 /// How crisp the darker face is as it is served, from 0 to 1: the share of a dry layer in it and
 /// half a millimetre more (our own measure, to compare by; the layer itself is an effective one).
-std::string crispWords(const cook::Outcome& o) {
+double crispOf(const cook::Outcome& o) {
     constexpr double kHalfCrispM = 0.5e-3;
     const std::size_t face = !o.topAlone && o.browning[0] > o.browning[1] ? 0 : 1;
-    const double crisp = o.dryLayerM[face] / (o.dryLayerM[face] + kHalfCrispM);
+    return o.dryLayerM[face] / (o.dryLayerM[face] + kHalfCrispM);
+}
+
+std::string crispWords(const cook::Outcome& o) {
+    const double crisp = crispOf(o);
     const char* word = crisp < 0.15 ? "soft" : crisp < 0.45 ? "a little" : "crisp";
     return fmt::format("{} ({})", word, printFixed(crisp, 2));
 }
@@ -278,16 +282,23 @@ std::string roomWords(const Room& room, const recipe::FoodPiece& piece, Units un
 
 std::string waitingWords(const Waiting& wait, const RowDetail& detail, const Prepared& prepared,
                          Units units) {
-    constexpr double kMinute = 60;
-    const std::string differs = differenceWords(wait.differences);
-    return fmt::format(
-        "{} wait {} for the last, {}: they are served at {}; {}.",
-        detail.room ? fmt::format("The first {}", detail.room->together) : "The first ones",
-        printDuration(std::round(wait.waitS / kMinute) * kMinute),
-        wait.place ? "in " + placeWords(prepared.request.kitchen, *wait.place, units)
-                   : "on a board under foil",
-        degrees(wait.coreK, units),
-        differs.empty() ? "nobody would notice the wait" : "beside one eaten at once " + differs);
+    constexpr double kMinute = 60, kSofter = 0.1;
+    std::string differs = differenceWords(wait.differences);
+    if (const auto than = differs.find(" than the recipe"); than != std::string::npos)
+        differs.erase(than);
+    if (detail.outcome && crispOf(*detail.outcome) - crispOf(wait.outcome) > kSofter)
+        differs += fmt::format("{}less crisp ({} for {})", differs.empty() ? "" : ", ",
+                               printFixed(crispOf(wait.outcome), 2),
+                               printFixed(crispOf(*detail.outcome), 2));
+    return fmt::format("{} wait {} for the last, {}: their core is then at {}; {}.",
+                       detail.room ? fmt::format("The first {}", detail.room->together)
+                                   : "The first ones",
+                       printDuration(std::round(wait.waitS / kMinute) * kMinute),
+                       wait.place ? "in " + placeWords(prepared.request.kitchen, *wait.place, units)
+                                  : "on a board under foil",
+                       degrees(wait.coreK, units),
+                       differs.empty() ? "else nothing that is noticed has changed"
+                                       : "beside one eaten at once " + differs);
 }
 
 /// In which order pieces of several thicknesses go on, so that all are done together.

@@ -228,4 +228,45 @@ TEST(OpenCoals, StandOnTheKettlesOwnPage) {
                     .contains(QStringLiteral("banked two layers deep")));
 }
 
+// One line is answered without a recipe, kept when asked to, and left by emptying it.
+TEST(Quick, IsAnsweredKeptAndLeft) {
+    Bench bench(true, Bench::Kitchen::few);
+    openStaged(bench);
+    const std::size_t before = bench.document.recipes().size();
+    std::string oven;
+    for (const auto& one : bench.document.kitchen().appliances)
+        if (groupOf(one.kind) == kitchen::HeatGroup::air && oven.empty())
+            oven = one.name;
+    ASSERT_FALSE(oven.empty());
+    auto* window = bench.window.get();
+    const auto ask = [&](const QString& line) {
+        type(window, "Quick", line);
+        QTest::keyClick(find<QLineEdit>(window, "Quick"), Qt::Key_Return);
+    };
+    ask(QStringLiteral("salmon 200 C"));
+    EXPECT_TRUE(textOf(window, "Quick, understood").contains(QStringLiteral("on what?")));
+    EXPECT_TRUE(textOf(window, "Where it was written").contains(QStringLiteral("then wait")) ||
+                bench.window->translatePage().reach().rows().rowCount() > 0)
+        << "what was open stays open";
+    ask(QStringLiteral("salmon 25 mm, 12 min, ") + toQt(oven));
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
+    EXPECT_TRUE(textOf(window, "Quick, understood").contains(QStringLiteral("Salmon fillet")));
+    EXPECT_TRUE(textOf(window, "Where it was written").contains(toQt(oven)));
+    EXPECT_TRUE(textOf(window, "Where it was written").contains(QStringLiteral("12 min")));
+    EXPECT_GT(bench.window->translatePage().reach().rows().rowCount(), 1);
+    EXPECT_EQ(bench.document.recipes().size(), before) << "a question is no recipe";
+    click(window, "Keep it as a recipe");
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
+    ASSERT_EQ(bench.document.recipes().size(), before + 1);
+    EXPECT_EQ(find<QLineEdit>(window, "Quick")->text(), QString());
+    EXPECT_TRUE(find<QComboBox>(window, "Recipe")
+                    ->currentText()
+                    .startsWith(QStringLiteral("salmon 25 mm")));
+    ask(QStringLiteral("cod 15 mm, 9 min, ") + toQt(oven));
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
+    find<QLineEdit>(window, "Quick")->clear();
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
+    EXPECT_TRUE(textOf(window, "Where it was written").contains(QStringLiteral("12 min")));
+}
+
 } // namespace

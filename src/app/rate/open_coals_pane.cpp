@@ -159,6 +159,7 @@ void OpenCoalsPane::count() {
         return;
     const Units& units = document_.units();
     kitchen::OpenCoalsWish wish;
+    wish.heightsM = words::grateHeights(units.inches);
     wish.layout = static_cast<coals::Layout>(layout_->currentIndex());
     const auto refuse = [&](const Error& error) {
         lay_->setText(toQt(error, units));
@@ -179,7 +180,7 @@ void OpenCoalsPane::count() {
     const auto lines = words::openCoalLines(*plan, wish, units);
     lay_->setText(toQt(lines.front()));
     QStringList rest;
-    for (std::size_t i = 1; i < lines.size(); ++i)
+    for (std::size_t i = 2; i < lines.size(); ++i) // the second line is the picture
         rest << toQt(lines[i]);
     lines_->setText(rest.join(QStringLiteral("\n")));
     view_->setAccessibleDescription(toQt(lines[1]));

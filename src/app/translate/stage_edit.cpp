@@ -120,11 +120,10 @@ QWidget* StageEdit::buildGrate(const recipe::Stage& stage) {
     auto* line = new QHBoxLayout(out);
     line->setContentsMargins(28, 0, 0, 0);
     line->setSpacing(8);
-    grate_ = field(
-        QStringLiteral("grate over the coals"),
-        stage.place.heightM > 0 ? toQt(printLength(stage.place.heightM, inches)) : QString(),
-        QStringLiteral("as usual, about %1").arg(toQt(printLength(kitchen::kUsualGrateM, inches))),
-        kWidth);
+    grate_ =
+        field(QStringLiteral("grate over the coals"),
+              stage.place.heightM > 0 ? toQt(printLength(stage.place.heightM, inches)) : QString(),
+              QStringLiteral("as usual"), kWidth);
     line->addWidget(new QLabel(QStringLiteral("grate over the coals")));
     line->addWidget(grate_);
     line->addStretch();

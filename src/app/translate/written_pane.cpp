@@ -11,6 +11,7 @@
 #include "book/recipe_request.h"
 #include "quantity/parse_measures.h"
 #include "recipe/heat_words.h"
+#include "recipe/quick_line.h"
 #include "words/stage_words.h"
 
 #include <QPushButton>
@@ -122,6 +123,25 @@ void WrittenPane::build() {
     second->addWidget(recipe, 1);
     second->addWidget(piece, 1);
     whenWritten_ = {recipe, piece, what, thickness_, start_};
+    line_ = new QLineEdit;
+    line_->setAccessibleName(QStringLiteral("Quick"));
+    line_->setPlaceholderText(QStringLiteral("Quick: salmon, 12 min, wall oven"));
+    line_->setClearButtonEnabled(true);
+    understood_ = new QLabel;
+    understood_->setObjectName(QStringLiteral("note"));
+    understood_->setAccessibleName(QStringLiteral("Quick, understood"));
+    understood_->setWordWrap(true);
+    understood_->hide();
+    keepLine_ = button(QStringLiteral("Keep it as a recipe"), &WrittenPane::keepQuick);
+    keepLine_->hide();
+    connect(line_, &QLineEdit::returnPressed, this, &WrittenPane::askQuick);
+    connect(line_, &QLineEdit::textChanged, this, [this](const QString& text) {
+        if (text.trimmed().isEmpty())
+            leaveQuick();
+    });
+    box->addWidget(line_);
+    box->addWidget(understood_);
+    box->addWidget(keepLine_);
     box->addWidget(overline);
     box->addLayout(first);
     box->addWidget(facts_);
@@ -171,6 +191,8 @@ void WrittenPane::fillMoves() {
 }
 
 const recipe::Recipe* WrittenPane::recipe() const {
+    if (quick_)
+        return &*quick_;
     const int at = chooser_->currentIndex();
     const auto& all = document_.recipes();
     return at >= 0 && at < static_cast<int>(all.size()) ? &all[static_cast<std::size_t>(at)]
@@ -232,6 +254,48 @@ std::optional<translate::Request> WrittenPane::request() const {
     return out;
 }
 
+void WrittenPane::askQuick() {
+    const auto read = recipe::readQuickLine(toStd(line_->text()), document_.kitchen(),
+                                            document_.units().temperature());
+    understood_->show();
+    if (!read) {
+        understood_->setText(toQt(read.error(), document_.units()));
+        return;
+    }
+    QStringList filled;
+    for (const std::string& one : read->filledIn)
+        filled << toQt(one);
+    understood_->setText(QStringLiteral("understood: ") + filled.join(QStringLiteral(", ")));
+    quick_ = read->recipe;
+    quick_->id = book::newId();
+    keepLine_->show();
+    chooser_->setEnabled(false);
+    showRecipe();
+}
+
+void WrittenPane::leaveQuick() {
+    understood_->hide();
+    keepLine_->hide();
+    chooser_->setEnabled(true);
+    if (!std::exchange(quick_, std::nullopt))
+        return;
+    showRecipe();
+    emit changed();
+}
+
+void WrittenPane::keepQuick() {
+    if (!quick_)
+        return;
+    const recipe::Recipe kept = *quick_;
+    if (const auto done = document_.addRecipe(kept); !done) {
+        document_.say(
+            QStringLiteral("%1; nothing was added.").arg(toQt(done.error(), document_.units())));
+        return;
+    }
+    line_->clear(); // leaves the quick line
+    chooseRecipe(kept.id);
+}
+
 void WrittenPane::editWeather() {
     WeatherDialog dialog(document_, day_, this);
     if (dialog.exec() != QDialog::Accepted || dialog.day() == day_)
@@ -260,13 +324,21 @@ void WrittenPane::keep(const Result<void>& done) {
             QStringLiteral("%1; nothing was changed.").arg(toQt(done.error(), document_.units())));
 }
 
+/// In the book, or in the line that is answered.
+void WrittenPane::keepChange(const recipe::Recipe& changed) {
+    if (!quick_)
+        return keep(document_.changeRecipe(changed));
+    quick_ = changed;
+    showRecipe();
+}
+
 void WrittenPane::editRecipe() {
     const recipe::Recipe* r = recipe();
     if (!r)
         return newRecipe();
     RecipeDialog dialog(document_, *r, this);
     if (dialog.exec() == QDialog::Accepted)
-        keep(document_.changeRecipe(dialog.recipe()));
+        keepChange(dialog.recipe());
 }
 
 void WrittenPane::newRecipe() {
@@ -291,7 +363,7 @@ void WrittenPane::editPiece() {
         return;
     PieceDialog dialog(document_, *r, this);
     if (dialog.exec() == QDialog::Accepted)
-        keep(document_.changeRecipe(dialog.recipe()));
+        keepChange(dialog.recipe());
 }
 
 void WrittenPane::editChoices() {

@@ -12,6 +12,7 @@
 
 #include <QComboBox>
 #include <QLabel>
+#include <QLineEdit>
 #include <QPushButton>
 #include <QWidget>
 
@@ -52,6 +53,15 @@ class WrittenPane : public QWidget {
     void showWeather();
     std::optional<kitchen::CookDay> day_; ///< of the cook, while the window is open
     QPushButton* weather_ = nullptr;
+    /// Answers the line without keeping a recipe.
+    void askQuick();
+    void leaveQuick();
+    void keepQuick();
+    void keepChange(const recipe::Recipe& changed);
+    std::optional<recipe::Recipe> quick_; ///< while a line is answered
+    QLineEdit* line_ = nullptr;
+    QLabel* understood_ = nullptr;
+    QPushButton* keepLine_ = nullptr;
     recipe::Recipe shown_; ///< as the book has it; the sliders may say otherwise
     Document& document_;
     QComboBox* chooser_;
