@@ -20,8 +20,11 @@ constexpr std::array<const char*, 9> kMethods{
     "sear_then_here", "here_then_sear", "cool_then_hot_oil", "covered_then_open"};
 
 /// Fewer cells than a search's: every point is compared with the reference on the same grid.
-constexpr cook::Effort kSketch{10, 0.8, 4, 3, 0.15};
+constexpr cook::Effort kSketch{8, 1.2, 4, 3, 0.25};
 constexpr int kMostLooks = 70;
+/// Nothing is better than this by anything that a taster notices.
+constexpr double kNear = 0.7;
+constexpr std::size_t kMostSaid = 3;
 constexpr std::size_t kFew = 2;        ///< methods: there is time to look closely at theirs
 constexpr std::size_t kMostClimbs = 3; ///< methods that are worth more than a few looks
 
@@ -30,6 +33,10 @@ struct Sketch {
     const Prepared& prepared;
     cook::Outcome wanted; ///< the recipe's, on the sketch's grid
     std::vector<food::Tolerance> judged;
+    cook::Effort effort = kSketch;
+
+    /// As exactly as a row's search: for what is said in the end.
+    Sketch closely() const { return {prepared, prepared.quick, judged, cook::kQuick}; }
 
     static Result<Sketch> of(const Prepared& prepared) {
         const Request& request = prepared.request;
@@ -54,14 +61,13 @@ struct Sketch {
         out.stages = std::move(stages);
         const recipe::FoodPiece& piece = request.recipe.piece;
         if (prepared.byLikeness()) {
-            auto like = cook::cookLike(piece, *programme, {&wanted, judged}, guessS, kSketch,
+            auto like = cook::cookLike(piece, *programme, {&wanted, judged}, guessS, effort,
                                        prepared.tables);
             if (!like)
                 return tl::unexpected(like.error());
             out.outcome = std::move(like->outcome);
         } else {
-            auto cook =
-                cook::cookTo(piece, *programme, targetOf(request), kSketch, prepared.tables);
+            auto cook = cook::cookTo(piece, *programme, targetOf(request), effort, prepared.tables);
             if (!cook)
                 return tl::unexpected(cook.error());
             out.outcome = std::move(*cook);
@@ -100,7 +106,7 @@ class Climb {
     /// Along one control after another, as long as that leads anywhere.
     const std::optional<Way>& best() {
         bool moved = true;
-        while (moved && best_ && looks_ < kMostLooks && !stop_.stop_requested()) {
+        while (moved && best_ && !isNear() && looks_ < kMostLooks && !stop_.stop_requested()) {
             moved = false;
             for (std::size_t d = 0; d < sizes_.size(); ++d)
                 moved = (goAlong(d, 1) || goAlong(d, -1) || step(d, 2) || step(d, -2)) || moved;
@@ -113,6 +119,7 @@ class Climb {
     static std::size_t place(double share, std::size_t size) {
         return std::min(size - 1, static_cast<std::size_t>(share * static_cast<double>(size)));
     }
+    bool isNear() const { return best_ && best_->distance < kNear; }
     bool step(std::size_t d, int by) {
         auto next = at_;
         const auto to = static_cast<std::ptrdiff_t>(next[d]) + by;
@@ -123,7 +130,7 @@ class Climb {
     }
     bool goAlong(std::size_t d, int by) {
         bool moved = false;
-        while (step(d, by))
+        while (!isNear() && step(d, by))
             moved = true;
         return moved;
     }
@@ -216,6 +223,11 @@ Ways waysOn(const Prepared& prepared, const Row& row, std::size_t most, std::sto
                      [](const Way& a, const Way& b) { return a.distance < b.distance; });
     if (found.size() > most)
         found.resize(most);
+    const Sketch closely = sketch->closely();
+    for (std::size_t i = 0; i < std::min(found.size(), kMostSaid); ++i)
+        if (auto way = closely.cooked(found[i].method, found[i].stages,
+                                      found[i].outcome.pullS - found[i].outcome.lastStartS))
+            found[i] = std::move(*way);
     out.best = std::move(found);
     out.gain = std::isfinite(straight) && std::isfinite(nearest) ? straight - nearest
                : std::isfinite(nearest)                          ? nearest

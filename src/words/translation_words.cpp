@@ -178,8 +178,11 @@ double crispOf(const cook::Outcome& o) {
 }
 
 std::string crispWords(const cook::Outcome& o) {
+    constexpr double kSoft = 0.15, kALittle = 0.45, kColoured = 0.3;
     const double crisp = crispOf(o);
-    const char* word = crisp < 0.15 ? "soft" : crisp < 0.45 ? "a little" : "crisp";
+    // What is dry but has no colour is leathery, not crisp.
+    const bool little = crisp < kALittle || o.darker() < kColoured;
+    const char* word = crisp < kSoft ? "soft" : little ? "a little" : "crisp";
     return fmt::format("{} ({})", word, printFixed(crisp, 2));
 }
 

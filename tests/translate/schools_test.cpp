@@ -137,6 +137,21 @@ TEST(Rounds, AreSaidWithThePlatesTemperature) {
     EXPECT_EQ(lines[1].rfind("The first ones wait ", 0), 0u) << lines[1];
 }
 
+// A pale piece of fish was called crisp because its face was dry.
+TEST(Outcome, Defect185WhatHasNoColourIsNotCrisp) {
+    Prepared p = prepared(panRequest());
+    const auto crisp = [&](double index) {
+        p.outcome.browning.fill(index);
+        p.outcome.dryLayerM.fill(0.8e-3);
+        for (const auto& [name, words] : words::outcomeFacts(p, {}))
+            if (name == "Crisp")
+                return words;
+        return std::string();
+    };
+    EXPECT_EQ(crisp(1.2), "crisp (0.62)");
+    EXPECT_EQ(crisp(0.1), "a little (0.62)");
+}
+
 TEST(Goal, OfALevelIsTheMiddleOfItsBandReadWhenTheScaleSays) {
     const auto& line = food::shippedScales()[1];
     const auto level = levelsOf(line, "beef")[1];
