@@ -79,6 +79,16 @@ void addTranslate(CLI::App& app, Typed& typed) {
     verb->callback([&typed] { typed.run = [&typed] { return cli::translate(typed.translate); }; });
 }
 
+void addCard(CLI::App& app, Typed& typed) {
+    auto* verb = app.add_subcommand("card", "one row of a translation as a card");
+    verb->add_option("BOOK", typed.translate.book, "the book")->required();
+    auto* recipe = verb->add_option("--recipe", typed.translate.recipe, "name of the recipe");
+    verb->add_option("--quick", typed.translate.quick, "a line instead")->excludes(recipe);
+    verb->add_option("--to", typed.translate.to, "the appliance")->required();
+    verb->add_flag("--fahrenheit", typed.translate.fahrenheit, "print in °F and inches");
+    verb->callback([&typed] { typed.run = [&typed] { return cli::card(typed.translate); }; });
+}
+
 void addCoals(CLI::App& app, Typed& typed) {
     auto* verb = app.add_subcommand(
         "coals", "count the coals under and on an iron oven, or under an open grate");
@@ -137,6 +147,7 @@ void addVerbs(CLI::App& app, Typed& typed) {
     find->add_option("--between", typed.find.between, "LOW..HIGH for it, e.g. 110C..125C or 240C..")
         ->required();
     find->callback([&typed] { typed.run = [&typed] { return cli::find(typed.find); }; });
+    addCard(app, typed);
     addCoals(app, typed);
     addBook(app, typed);
     for (CLI::App* verb : app.get_subcommands({}))

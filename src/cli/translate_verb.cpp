@@ -14,6 +14,7 @@
 #include "recipe/quick_line.h"
 #include "translate/school_effects.h"
 #include "translate/translate.h"
+#include "words/card_words.h"
 #include "words/stage_words.h"
 #include "words/way_words.h"
 
@@ -193,6 +194,46 @@ Result<Answer> translate(const TranslateOptions& options) {
             out.text += "\n    " + line;
     }
     out.json = json.dump();
+    return out;
+}
+
+/// One row as a card: the one place of an appliance, or the best of its places.
+Result<Answer> card(const TranslateOptions& options) {
+    const auto request = requestFor(options);
+    if (!request)
+        return tl::unexpected(request.error());
+    const auto target = applianceNamed(request->kitchen, options.to);
+    if (!target)
+        return tl::unexpected(target.error().in("--to"));
+    auto prepared = translate::prepare(*request);
+    if (!prepared)
+        return tl::unexpected(prepared.error());
+    std::erase_if(prepared->targets, [&](const auto& t) { return t.applianceId != target->id; });
+    const auto rows = translateAll(*prepared);
+    if (rows.empty())
+        return fail(Errc::notFound, fmt::format("{} has no place for food", target->name));
+    const Units units{options.fahrenheit, options.fahrenheit};
+    const auto detail = detailOf(*prepared, rows.front());
+    const auto made = words::cardOf(rows.front(), *prepared, &detail, units);
+    Answer out;
+    nlohmann::json json{{"format", "dynamet-card"},  {"version", 1},
+                        {"recipe", made.recipe},     {"source", made.source},
+                        {"piece", made.piece},       {"target", made.target},
+                        {"pull", made.pull},         {"times", made.times},
+                        {"stages", made.stages},     {"notes", made.notes},
+                        {"cautions", made.cautions}, {"provenance", made.provenance}};
+    for (const std::string& line : {made.recipe, "Written for: " + made.source, made.piece,
+                                    made.target, made.pull, made.times})
+        out.text += line.empty() ? "" : line + "\n";
+    for (const auto* part : {&made.stages, &made.notes})
+        for (const std::string& line : *part)
+            out.text += line + "\n";
+    for (const std::string& line : made.cautions)
+        out.text += "! " + line + "\n";
+    for (const std::string& line : made.provenance)
+        out.text += line + "\n";
+    out.text.pop_back();
+    out.json = json.dump(2);
     return out;
 }
 

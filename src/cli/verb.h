@@ -60,6 +60,7 @@ Result<Answer> protocols(const std::string& only);
 Result<Answer> translate(const TranslateOptions& options);
 Result<Answer> field(const FieldOptions& options);
 Result<Answer> find(const FindOptions& options);
+Result<Answer> card(const TranslateOptions& options);
 Result<Answer> coals(const CoalsOptions& options);
 Result<Answer> checkBook(const std::string& path);
 Result<Answer> newBook(const NewBookOptions& options);

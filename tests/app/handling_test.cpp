@@ -3,6 +3,7 @@
 
 // What a cook does in a stage, in what the food lies, the ways on a target, coals and cautions: by
 // hand on the real window.
+#include "app/translate/card_page.h"
 #include "hands.h"
 
 namespace {
@@ -267,6 +268,54 @@ TEST(Quick, IsAnsweredKeptAndLeft) {
     find<QLineEdit>(window, "Quick")->clear();
     ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
     EXPECT_TRUE(textOf(window, "Where it was written").contains(QStringLiteral("12 min")));
+}
+
+TEST(Card, IsOnePageOnDiskAndSaysWhereItCouldNotBe) {
+    Bench bench(true, Bench::Kitchen::few);
+    openStaged(bench);
+    auto& reach = bench.window->translatePage().reach();
+    reach.openRow(0);
+    const QString path = bench.folder.filePath(QStringLiteral("card.pdf"));
+    inDialog([&](QWidget* dialog) {
+        type(dialog, "File of the card", path);
+        QTest::keyClick(QApplication::focusWidget(), Qt::Key_Return);
+    });
+    click(bench.window.get(), "Write the row as a card");
+    QFile file(path);
+    ASSERT_TRUE(file.open(QIODevice::ReadOnly));
+    const QByteArray pdf = file.readAll();
+    EXPECT_TRUE(pdf.startsWith("%PDF"));
+    EXPECT_EQ(pdf.count("/Type /Page\n"), 1);
+    EXPECT_FALSE(writeCard({}, QStringLiteral("/no/such/folder/card.pdf")).isEmpty());
+}
+
+// However much it has to say, it stays one page, and what is set and when stands in it.
+TEST(Card, SaysWhatToSetWhenAndHowOldTheRatingIs) {
+    Bench bench(true, Bench::Kitchen::few);
+    openStaged(bench);
+    auto& reach = bench.window->translatePage().reach();
+    const auto& row = reach.rows().item(0).row;
+    const auto card = words::cardOf(row, *reach.rows().prepared(), nullptr, {});
+    EXPECT_EQ(card.recipe, kStaged);
+    EXPECT_NE(card.pull.find("pull at "), std::string::npos);
+    ASSERT_FALSE(card.provenance.empty());
+    const std::string& known = card.provenance.front();
+    EXPECT_TRUE(known.find("rated here, last on 20") != std::string::npos ||
+                known.find("is not rated") != std::string::npos)
+        << known;
+    const QString html = cardHtml(card);
+    for (const std::string* part : {&card.target, &card.pull})
+        EXPECT_TRUE(html.contains(toQt(*part).toHtmlEscaped())) << *part;
+    words::ConversionCard bold = card;
+    bold.recipe = "<b>R&D</b>";
+    EXPECT_TRUE(cardHtml(bold).contains(QStringLiteral("&lt;b&gt;R&amp;D")));
+    for (int i = 0; i < 60; ++i)
+        bold.notes.push_back("A note that is long enough to take more than one line of a card.");
+    const QString path = bench.folder.filePath(QStringLiteral("long.pdf"));
+    EXPECT_EQ(writeCard(bold, path), QString());
+    QFile file(path);
+    ASSERT_TRUE(file.open(QIODevice::ReadOnly));
+    EXPECT_EQ(file.readAll().count("/Type /Page\n"), 1);
 }
 
 } // namespace

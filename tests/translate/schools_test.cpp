@@ -137,6 +137,20 @@ TEST(Rounds, AreSaidWithThePlatesTemperature) {
     EXPECT_EQ(lines[1].rfind("The first ones wait ", 0), 0u) << lines[1];
 }
 
+// "Not reached: pale (0.1) where the recipe gives pale (0.1)" was said of two pale faces.
+TEST(Outcome, Defect186NobodyIsToldOfADifferenceThatDoesNotPrint) {
+    const Prepared p = prepared(panRequest());
+    for (const Target& target : p.targets) {
+        const Row row = solveRow(p, target);
+        for (const std::string& line : words::warningLines(row, p, {})) {
+            const auto has = line.find('('), should = line.rfind('(');
+            if (line.starts_with("crust") && has != should) {
+                EXPECT_NE(line.substr(has, 5), line.substr(should, 5)) << line;
+            }
+        }
+    }
+}
+
 // A pale piece of fish was called crisp because its face was dry.
 TEST(Outcome, Defect185WhatHasNoColourIsNotCrisp) {
     Prepared p = prepared(panRequest());

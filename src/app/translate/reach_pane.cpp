@@ -4,10 +4,13 @@
 #include "app/translate/reach_pane.h"
 
 #include "app/look/palette.h"
+#include "app/translate/card_page.h"
 #include "app/translate/row_delegate.h"
+#include "app/widgets/save_path_dialog.h"
 #include "words/stage_words.h"
 #include "words/way_words.h"
 
+#include <QDir>
 #include <QKeyEvent>
 #include <QScrollArea>
 #include <QVBoxLayout>
@@ -123,6 +126,10 @@ QWidget* ReachPane::buildDetail() {
     head->addWidget(back_, 0, Qt::AlignTop);
     head->addSpacing(8);
     head->addLayout(named, 1);
+    auto* card = new QPushButton(QStringLiteral("Card…"));
+    card->setAccessibleName(QStringLiteral("Write the row as a card"));
+    connect(card, &QPushButton::clicked, this, &ReachPane::writeRow);
+    head->addWidget(card, 0, Qt::AlignTop);
     box->addLayout(head);
     box->addWidget(detailStages_);
     box->addWidget(cuts_, 1);
@@ -231,11 +238,36 @@ void ReachPane::refreshOpenRow() {
         detailCautions_->setText(QStringLiteral("Before you begin\n") +
                                  cautions.join(QStringLiteral("\n")));
         detailCautions_->setVisible(!cautions.isEmpty());
+        detail_.reset();
         showLines(item.row, {});
         detailWays_->hide();
         curves_->setVisible(item.row.reached);
         cuts_->setVisible(item.row.reached);
         emit detailWanted(item.row);
+    }
+}
+
+void ReachPane::writeRow() {
+    if (!isOpen() || !model_->prepared())
+        return;
+    for (int i = 0; i < model_->rowCount(); ++i) {
+        const RowsModel::Item& item = model_->item(i);
+        if (item.row.target != *open_ || item.pending)
+            continue;
+        SavePathDialog dialog(QStringLiteral("Card of the row"), QStringLiteral("File of the card"),
+                              QDir::home().filePath(QStringLiteral("card.pdf")),
+                              QStringLiteral("PDF (*.pdf)"), this);
+        if (dialog.exec() != QDialog::Accepted || dialog.path().isEmpty())
+            return;
+        const QString problem =
+            writeCard(words::cardOf(item.row, *model_->prepared(), detail_ ? &*detail_ : nullptr,
+                                    document_.units()),
+                      dialog.path());
+        document_.say(problem.isEmpty()
+                          ? QStringLiteral("Written: %1").arg(dialog.path())
+                          : QStringLiteral("%1 could not be written (%2); nothing was changed.")
+                                .arg(dialog.path(), problem));
+        return;
     }
 }
 
@@ -252,6 +284,7 @@ void ReachPane::showLines(const translate::Row& row, const std::vector<std::stri
 void ReachPane::showDetail(const translate::Row& row, const translate::RowDetail& detail) {
     if (!isOpen() || !model_->prepared() || row.target != *open_ || !detail.outcome)
         return;
+    detail_ = detail;
     showLines(row, words::detailLines(detail, *model_->prepared(), document_.units()));
     QStringList ways;
     if (detail.ways)

@@ -47,6 +47,7 @@ class ReachPane : public QWidget {
     QWidget* buildDetail();
     void showOthers();
     void drawCurves(const cook::Outcome& outcome);
+    void writeRow();
     void showLines(const translate::Row& row, const std::vector<std::string>& more);
     Document& document_;
     RowsModel* model_;
@@ -58,6 +59,7 @@ class ReachPane : public QWidget {
     QLabel* detailTitle_;
     QLabel* detailPull_;
     QLabel* detailStages_; ///< of a recipe of several stages, what to do in which order
+    std::optional<translate::RowDetail> detail_; ///< of the open row, once it is known
     QLabel* detailLines_;
     QLabel* detailWarnings_;
     QLabel* detailCautions_; ///< what to mind before and while it cooks
