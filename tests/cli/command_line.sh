@@ -114,6 +114,18 @@ expect 0 per_coal_K "$cli" coals "$work/k.dynamet" "Camp oven" --inside 350F --j
 expect 2 "no iron oven" "$cli" coals "$work/k.dynamet" "Deck oven" --inside 180C
 expect 2 "bake, roast" "$cli" coals "$work/k.dynamet" "Camp oven" --inside 180C --job toast
 expect 2 "bring an iron oven to" "$cli" coals "$work/k.dynamet" "Camp oven" --inside 900C
+expect 0 "Stacked, from the ground up" "$cli" coals "$work/k.dynamet" "Camp oven" --inside 180C --stacked 2
+expect 0 "banked two layers deep" "$cli" coals "$work/k.dynamet" "Ash kettle" --open --layout banked
+expect 0 heights "$cli" coals "$work/k.dynamet" "Ash kettle" --open --chimney 0.5 --age 20min --json
+[[ $(json "['format']") == dynamet-open-coals && $(json "['heights'][0]['flux_W_m2'] > d['heights'][4]['flux_W_m2']") == True ]] || no "a nearer grate gets more"
+expect 2 "even, banked or half" "$cli" coals "$work/k.dynamet" "Ash kettle" --open --layout heap
+expect 0 "rated here, last on 20" "$cli" card "$work/k.dynamet" --quick "salmon 25 mm, 200 C 12 min, Deck oven" --to "Basket fryer"
+expect 0 provenance "$cli" card "$work/k.dynamet" --recipe pork-caraway --to "Basket fryer" --json
+[[ $(json "['format']") == dynamet-card && $(json "['pull'].startswith('pull at')") == True ]] || no "a card says when to take it out"
+expect 1 "on what?" "$cli" translate "$work/k.dynamet" --quick "salmon 200 C 12 min"
+expect 2 "--recipe names" "$cli" translate "$work/k.dynamet"
+expect 0 "look" "$cli" translate "$work/k.dynamet" --recipe pork-caraway --to "Yard grill" --site "Saltmarsh" --air 2C --wind 5
+expect 1 "no place of the book" "$cli" translate "$work/k.dynamet" --recipe pork-caraway --site Moon --air 2C
 expect 0 "ways" "$cli" translate "$work/k.dynamet" --recipe pork-caraway --to "Circulator tub" --method all --json
 [[ $(json "['rows'][0]['ways'][0]['method']") == here_then_sear ]] || no "a bath is seared afterwards"
 expect 2 "" "$cli" dance
