@@ -76,6 +76,7 @@ void addTranslate(CLI::App& app, Typed& typed) {
     verb->add_option("--site", typed.translate.site, "a place whose weather on the day follows");
     verb->add_option("--air", typed.translate.air, "its air, as 3C or 37F");
     verb->add_option("--wind", typed.translate.wind, "its wind, m/s");
+    verb->add_option("--altitude", typed.translate.altitude, "how high it is cooked, m");
     verb->callback([&typed] { typed.run = [&typed] { return cli::translate(typed.translate); }; });
 }
 

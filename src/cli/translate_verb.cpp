@@ -27,12 +27,12 @@ namespace {
 /// The weather that was typed; none without a place.
 Result<std::optional<kitchen::CookDay>> dayOf(const TranslateOptions& options,
                                               const kitchen::Kitchen& kitchen) {
-    if (options.site.empty() && options.air.empty() && !options.wind)
+    if (options.site.empty() && options.air.empty() && !options.wind && !options.altitude)
         return std::nullopt;
     for (const kitchen::Site& site : kitchen.sites) {
         if (site.name != options.site)
             continue;
-        kitchen::CookDay out{site.id, site.ambient, site.windMPerS};
+        kitchen::CookDay out{site.id, site.ambient, site.windMPerS, options.altitude};
         if (!options.air.empty()) {
             const auto air = parseTemperature(options.air, TemperatureUnit::celsius);
             if (!air)
@@ -46,9 +46,11 @@ Result<std::optional<kitchen::CookDay>> dayOf(const TranslateOptions& options,
         }
         return out;
     }
-    return fail(Errc::notFound,
-                fmt::format("--site \"{}\" is no place of the book; --air and --wind are of one",
-                            options.site));
+    return fail(
+        Errc::notFound,
+        fmt::format(
+            "--site \"{}\" is no place of the book; --air, --wind and --altitude are of one",
+            options.site));
 }
 
 Result<translate::Request> requestFor(const TranslateOptions& options) {

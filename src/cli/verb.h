@@ -28,7 +28,7 @@ struct TranslateOptions {
     bool fahrenheit = false;
     std::string quick;     ///< a line instead of a recipe
     std::string site, air; ///< of the day at one of the book's places
-    std::optional<double> wind;
+    std::optional<double> wind, altitude;
 };
 struct FieldOptions {
     std::string book, appliance, setting, zone;

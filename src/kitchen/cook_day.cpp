@@ -61,6 +61,10 @@ Kitchen onDay(Kitchen kitchen, const CookDay& day) {
     const Site then = *site;
     site->ambient = day.air;
     site->windMPerS = day.windMPerS;
+    if (day.altitudeM && *day.altitudeM != site->altitudeM) {
+        site->altitudeM = *day.altitudeM;
+        site->measuredPressurePa.reset(); // it was read elsewhere
+    }
     for (const Appliance& appliance : kitchen.appliances) {
         const auto rated = kitchen.rated.find(appliance.id);
         if (appliance.siteId != day.siteId || !standsOutside(appliance.kind) ||

@@ -26,7 +26,7 @@ constexpr int kMostLooks = 70;
 constexpr double kNear = 0.7;
 constexpr std::size_t kMostSaid = 3;
 constexpr std::size_t kFew = 2;        ///< methods: there is time to look closely at theirs
-constexpr std::size_t kMostClimbs = 3; ///< methods that are worth more than a few looks
+constexpr std::size_t kMostClimbs = 2; ///< methods that are worth more than a few looks
 
 /// What all points of a target share.
 struct Sketch {

@@ -159,6 +159,9 @@ TEST(CookDay, AColdWindyDayTakesFromAGrillAndNotFromAnOven) {
     EXPECT_GT(is.u, was.u) << "what the weather does is known only roughly";
     EXPECT_EQ(is.provenance, Provenance::measured) << "it still rests on that test";
     EXPECT_EQ(now.sites[0].windMPerS, 6);
+    CookDay high{"yard", Temperature::celsius(20), 0, 3000};
+    EXPECT_NEAR(boilingPointAt(onDay(then, high).sites[0]).celsius(), 90, 0.5)
+        << "water boils at 90 °C at 3,000 m (ICAO atmosphere and steam tables)";
     const Kitchen same = onDay(then, {"yard", Temperature::celsius(20), 0});
     EXPECT_NEAR(same.rated.at("it")[0].number.value, was.value, 1e-9);
     EXPECT_NEAR(same.rated.at("it")[0].number.u, was.u, 1e-9);

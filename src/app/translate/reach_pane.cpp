@@ -210,65 +210,66 @@ void ReachPane::closeRow() {
     list_->setFocus();
 }
 
-void ReachPane::refreshOpenRow() {
+const translate::Row* ReachPane::openRowItem() const {
     if (!isOpen() || !model_->prepared())
-        return;
+        return nullptr;
     for (int i = 0; i < model_->rowCount(); ++i) {
         const RowsModel::Item& item = model_->item(i);
-        if (item.row.target != *open_ || item.pending)
-            continue;
-        const auto units = document_.units();
-        detailTitle_->setText(
-            toQt(words::rowTitle(item.row, document_.kitchen(), document_.units())));
-        detailPull_->setText(item.row.reached ? toQt(words::pullWords(item.row, units))
-                                              : toQt(words::reasonWords(item.row, units)));
-        QStringList stages, warnings;
-        for (const std::string& line : words::rowStageLines(item.row, *model_->prepared(), units))
-            stages << toQt(line);
-        detailStages_->setText(stages.join(QStringLiteral("\n")));
-        detailStages_->setVisible(!stages.isEmpty());
-        for (const std::string& line : words::warningLines(item.row, *model_->prepared(), units))
-            warnings << QStringLiteral("! %1").arg(toQt(line));
-        detailWarnings_->setText(warnings.join(QStringLiteral("\n")));
-        detailWarnings_->setVisible(!warnings.isEmpty());
-        QStringList cautions;
-        if (item.row.reached)
-            for (const std::string& line : words::rowCautions(item.row, *model_->prepared()))
-                cautions << toQt(line);
-        detailCautions_->setText(QStringLiteral("Before you begin\n") +
-                                 cautions.join(QStringLiteral("\n")));
-        detailCautions_->setVisible(!cautions.isEmpty());
-        detail_.reset();
-        showLines(item.row, {});
-        detailWays_->hide();
-        curves_->setVisible(item.row.reached);
-        cuts_->setVisible(item.row.reached);
-        emit detailWanted(item.row);
+        if (item.row.target == *open_ && !item.pending)
+            return &item.row;
     }
+    return nullptr;
+}
+
+void ReachPane::refreshOpenRow() {
+    const translate::Row* row = openRowItem();
+    if (!row)
+        return;
+    const auto units = document_.units();
+    detailTitle_->setText(toQt(words::rowTitle(*row, document_.kitchen(), units)));
+    detailPull_->setText(row->reached ? toQt(words::pullWords(*row, units))
+                                      : toQt(words::reasonWords(*row, units)));
+    QStringList stages, warnings;
+    for (const std::string& line : words::rowStageLines(*row, *model_->prepared(), units))
+        stages << toQt(line);
+    detailStages_->setText(stages.join(QStringLiteral("\n")));
+    detailStages_->setVisible(!stages.isEmpty());
+    for (const std::string& line : words::warningLines(*row, *model_->prepared(), units))
+        warnings << QStringLiteral("! %1").arg(toQt(line));
+    detailWarnings_->setText(warnings.join(QStringLiteral("\n")));
+    detailWarnings_->setVisible(!warnings.isEmpty());
+    QStringList cautions;
+    if (row->reached)
+        for (const std::string& line : words::rowCautions(*row, *model_->prepared()))
+            cautions << toQt(line);
+    detailCautions_->setText(QStringLiteral("Before you begin\n") +
+                             cautions.join(QStringLiteral("\n")));
+    detailCautions_->setVisible(!cautions.isEmpty());
+    detail_.reset();
+    showLines(*row, {});
+    detailWays_->hide();
+    curves_->setVisible(row->reached);
+    cuts_->setVisible(row->reached);
+    emit detailWanted(*row);
 }
 
 void ReachPane::writeRow() {
-    if (!isOpen() || !model_->prepared())
+    const translate::Row* row = openRowItem();
+    if (!row)
         return;
-    for (int i = 0; i < model_->rowCount(); ++i) {
-        const RowsModel::Item& item = model_->item(i);
-        if (item.row.target != *open_ || item.pending)
-            continue;
-        SavePathDialog dialog(QStringLiteral("Card of the row"), QStringLiteral("File of the card"),
-                              QDir::home().filePath(QStringLiteral("card.pdf")),
-                              QStringLiteral("PDF (*.pdf)"), this);
-        if (dialog.exec() != QDialog::Accepted || dialog.path().isEmpty())
-            return;
-        const QString problem =
-            writeCard(words::cardOf(item.row, *model_->prepared(), detail_ ? &*detail_ : nullptr,
-                                    document_.units()),
-                      dialog.path());
-        document_.say(problem.isEmpty()
-                          ? QStringLiteral("Written: %1").arg(dialog.path())
-                          : QStringLiteral("%1 could not be written (%2); nothing was changed.")
-                                .arg(dialog.path(), problem));
+    // As it is now: rows may be worked out anew while the dialog is open.
+    const auto card =
+        words::cardOf(*row, *model_->prepared(), detail_ ? &*detail_ : nullptr, document_.units());
+    SavePathDialog dialog(QStringLiteral("Card of the row"), QStringLiteral("File of the card"),
+                          QDir::home().filePath(QStringLiteral("card.pdf")),
+                          QStringLiteral("PDF (*.pdf)"), this);
+    if (dialog.exec() != QDialog::Accepted || dialog.path().isEmpty())
         return;
-    }
+    const QString problem = writeCard(card, dialog.path());
+    document_.say(problem.isEmpty()
+                      ? QStringLiteral("Written: %1").arg(dialog.path())
+                      : QStringLiteral("%1 could not be written (%2); nothing was changed.")
+                            .arg(dialog.path(), problem));
 }
 
 void ReachPane::showLines(const translate::Row& row, const std::vector<std::string>& more) {

@@ -48,6 +48,8 @@ class ReachPane : public QWidget {
     void showOthers();
     void drawCurves(const cook::Outcome& outcome);
     void writeRow();
+    /// The open row as far as it is worked out; nullptr for none.
+    const translate::Row* openRowItem() const;
     void showLines(const translate::Row& row, const std::vector<std::string>& more);
     Document& document_;
     RowsModel* model_;

@@ -23,7 +23,7 @@ class WeatherDialog : public FormDialog {
     void showPlace();
     std::optional<kitchen::CookDay> day_;
     QComboBox* place_;
-    QuantityField *air_, *wind_;
+    QuantityField *air_, *wind_, *height_;
 };
 
 } // namespace dynamet::app
