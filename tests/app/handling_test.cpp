@@ -189,6 +189,12 @@ TEST(Weather, OnTheDayStandsOnItsButtonAndGoesAway) {
     ASSERT_NE(weather, nullptr);
     EXPECT_TRUE(weather->text().contains(QStringLiteral("2.5 m/s"))) << toStd(weather->text());
     EXPECT_TRUE(weather->toolTip().contains(name));
+    // Defect 187: the button went on in °C for a reader of °F.
+    const Units before = bench.document.units();
+    bench.document.setUnits({true, true});
+    EXPECT_TRUE(weather->text().contains(QStringLiteral("37 °F"))) << toStd(weather->text());
+    bench.document.setUnits(before);
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }, 200000));
     inDialog([&](QWidget* dialog) {
         pick(dialog, "Where", "as Kitchen says");
         pressSave(dialog);

@@ -78,6 +78,7 @@ WrittenPane::WrittenPane(Document& document, QWidget* parent)
     connect(&document_, &Document::unitsChanged, this, [this] {
         thickness_->refreshText();
         start_->refreshText();
+        showWeather();
         showFacts();
         emit changed();
     });
@@ -163,6 +164,11 @@ void WrittenPane::build() {
 
 void WrittenPane::fillRecipes() {
     const QSignalBlocker quiet(chooser_);
+    if (quick_ && !findAppliance(document_.kitchen(), quick_->last().place.applianceId))
+        line_->clear(); // another book, or the appliance is gone
+    if (day_ && !findSite(document_.kitchen(), day_->siteId))
+        day_.reset();
+    showWeather();
     const std::string kept = shown_.id;
     chooser_->clear();
     for (const recipe::Recipe& recipe : document_.recipes())
