@@ -10,7 +10,17 @@ namespace {
 
 constexpr std::array<const char*, 4> kSurfaces{"patted dry", "wet", "air-dried", "salted ahead"};
 
+constexpr std::array<const char*, 3> kKnownBy{"eye", "ruler", "calipers"};
+
 } // namespace
+
+const char* enumName(KnownBy known) {
+    return kKnownBy[static_cast<std::size_t>(known)];
+}
+
+std::optional<KnownBy> knownByOf(const std::string& word) {
+    return enumOf<KnownBy>(kKnownBy, word);
+}
 
 const char* enumName(SurfaceState surface) {
     return kSurfaces[static_cast<std::size_t>(surface)];

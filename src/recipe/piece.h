@@ -16,6 +16,11 @@ std::optional<SurfaceState> surfaceOf(const std::string& word);
 
 inline constexpr double kMostPieces = 500;
 
+/// How a thickness was found. Words are kept in books: only ever append.
+enum class KnownBy { eye, ruler, calipers };
+const char* enumName(KnownBy known);
+std::optional<KnownBy> knownByOf(const std::string& word);
+
 /// The piece of food that is cooked. SI.
 struct FoodPiece {
     food::Food food;
@@ -36,6 +41,8 @@ struct FoodPiece {
     int pieces = 1;                   ///< alike, cooked together as far as the place holds them
     double coversM2 = 0;              ///< that each takes up on a pan or shelf; 0 = not said
     double besideM2 = 0;              ///< that other food takes up beside them
+    KnownBy thicknessBy = KnownBy::eye;
+    bool startProbed = false; ///< its start was read with a probe, and not by hand or habit
     bool operator==(const FoodPiece&) const = default;
 };
 

@@ -66,6 +66,24 @@ struct Rest {
     bool operator==(const Rest&) const = default;
 };
 
+/// How long its author says the last stage took until its goal, where the goal is stated apart from
+/// it (a core, a doneness): an observation of that cook. 0 = not said.
+struct WrittenTime {
+    double lowS = 0, highS = 0; ///< the same where one figure is written
+    bool setAside = false;      ///< by the cook: it counts for nothing
+    bool said() const { return lowS > 0; }
+    bool operator==(const WrittenTime&) const = default;
+};
+
+/// A stretch of the text that the cook says means something else than was read: nothing (an empty
+/// kind), or so much in SI. It holds while the text has those words at that place.
+struct Correction {
+    std::size_t begin = 0;
+    std::string text, kind;
+    std::optional<double> low, high;
+    bool operator==(const Correction&) const = default;
+};
+
 /// A recipe as it was written: what is cooked, to what, where and how; SI.
 struct Recipe {
     std::string id, name, author, text;
@@ -74,6 +92,8 @@ struct Recipe {
     std::vector<Stage> stages =
         std::vector<Stage>(1); ///< in the order they are cooked; never empty
     Rest rest;
+    WrittenTime time = {};
+    std::vector<Correction> corrections = {};
     const Stage& last() const { return stages.back(); }
     Stage& last() { return stages.back(); }
     /// Does the last stage end by the clock? Then the goal is what that gives.

@@ -27,6 +27,10 @@ Json jsonOf(const FoodPiece& piece) {
         out["covers_m2"] = piece.coversM2;
     if (piece.besideM2 > 0)
         out["beside_m2"] = piece.besideM2;
+    if (piece.thicknessBy != KnownBy::eye)
+        out["thickness_by"] = enumName(piece.thicknessBy);
+    if (piece.startProbed)
+        out["start_probed"] = true;
     return out;
 }
 
@@ -51,6 +55,8 @@ FoodPiece pieceOf(const StrictJson& from) {
     out.pieces = static_cast<int>(std::clamp(from.numberOr("pieces", 1), 1.0, kMostPieces));
     out.coversM2 = std::clamp(from.numberOr("covers_m2", 0), 0.0, 1.0);
     out.besideM2 = std::clamp(from.numberOr("beside_m2", 0), 0.0, 1.0);
+    out.thicknessBy = knownByOf(from.textOr("thickness_by", "")).value_or(KnownBy::eye);
+    out.startProbed = from.booleanOr("start_probed", false);
     if (from.has("seasonings"))
         for (const StrictJson& one : from.at("seasonings").list())
             out.seasonings.push_back(one.text());
@@ -215,6 +221,42 @@ Stage stageOf(const StrictJson& from, const kitchen::Kitchen& kitchen) {
     return out;
 }
 
+Json jsonOf(const WrittenTime& time) {
+    Json out{{"low_s", time.lowS}, {"high_s", time.highS}};
+    if (time.setAside)
+        out["set_aside"] = true;
+    return out;
+}
+
+WrittenTime timeOf(const StrictJson& from) {
+    WrittenTime out{from.at("low_s").above(0), from.at("high_s").above(0),
+                    from.booleanOr("set_aside", false)};
+    if (out.highS < out.lowS)
+        throw from.at("high_s").wrong("should not be below low_s");
+    return out;
+}
+
+Json jsonOf(const Correction& correction) {
+    Json out{{"begin", correction.begin}, {"text", correction.text}, {"kind", correction.kind}};
+    if (correction.low)
+        out["low"] = *correction.low;
+    if (correction.high)
+        out["high"] = *correction.high;
+    return out;
+}
+
+Correction correctionOf(const StrictJson& from) {
+    Correction out;
+    out.begin = static_cast<std::size_t>(from.at("begin").atLeast(0));
+    out.text = from.at("text").text();
+    out.kind = from.textOr("kind", "");
+    if (from.has("low"))
+        out.low = from.at("low").number();
+    if (from.has("high"))
+        out.high = from.at("high").number();
+    return out;
+}
+
 Rest restOf(const StrictJson& from) {
     Rest out;
     out.onBoard = from.booleanOr("on_board", out.onBoard);
@@ -229,17 +271,21 @@ std::string recipeJson(const Recipe& recipe, const kitchen::Kitchen& kitchen) {
     Json stages = Json::array();
     for (const Stage& stage : recipe.stages)
         stages.push_back(jsonOf(stage, kitchen));
-    return Json{{"name", recipe.name},
-                {"author", recipe.author},
-                {"text", recipe.text},
-                {"piece", jsonOf(recipe.piece)},
-                {"goal", jsonOf(recipe.goal)},
-                {"stages", stages},
-                {"rest",
-                 {{"on_board", recipe.rest.onBoard},
-                  {"tented", recipe.rest.tented},
-                  {"shortest_s", recipe.rest.shortestS}}}}
-        .dump();
+    Json out{{"name", recipe.name},
+             {"author", recipe.author},
+             {"text", recipe.text},
+             {"piece", jsonOf(recipe.piece)},
+             {"goal", jsonOf(recipe.goal)},
+             {"stages", stages},
+             {"rest",
+              {{"on_board", recipe.rest.onBoard},
+               {"tented", recipe.rest.tented},
+               {"shortest_s", recipe.rest.shortestS}}}};
+    if (recipe.time.said())
+        out["time_written"] = jsonOf(recipe.time);
+    for (const Correction& correction : recipe.corrections)
+        out["corrections"].push_back(jsonOf(correction));
+    return out.dump();
 }
 
 Result<Recipe> readRecipe(const std::string& text, const kitchen::Kitchen& kitchen) {
@@ -257,6 +303,11 @@ Result<Recipe> readRecipe(const std::string& text, const kitchen::Kitchen& kitch
             throw root.at("stages").wrong("should have at least one stage");
         if (root.has("rest"))
             out.rest = restOf(root.at("rest"));
+        if (root.has("time_written"))
+            out.time = timeOf(root.at("time_written"));
+        if (root.has("corrections"))
+            for (const StrictJson& one : root.at("corrections").list())
+                out.corrections.push_back(correctionOf(one));
         return out;
     });
 }
