@@ -107,6 +107,27 @@ void shiftWater(food::Composition& c, double change) {
 
 } // namespace
 
+double FoodSpread::wholeThicknessLn() const {
+    return std::hypot(priors.shape, thicknessLn);
+}
+
+FoodSpread spreadOf(const evidence::Priors& priors, const recipe::FoodPiece& piece) {
+    FoodSpread out{priors};
+    switch (piece.thicknessBy) {
+    case recipe::KnownBy::eye:
+        out.thicknessLn = evidence::kByEye;
+        break;
+    case recipe::KnownBy::ruler:
+        out.thicknessLn = evidence::kByRuler;
+        break;
+    case recipe::KnownBy::calipers:
+        out.thicknessLn = std::min(evidence::kByRuler, evidence::kByCalipersM / piece.thicknessM);
+        break;
+    }
+    out.startK = piece.startProbed ? evidence::kStartProbedK : evidence::kStartByHandK;
+    return out;
+}
+
 std::vector<Input> inputsOf(const cook::Programme& programme, const FoodSpread& spread,
                             const recipe::FoodPiece& piece) {
     std::vector<Input> out;
@@ -124,9 +145,9 @@ std::vector<Input> inputsOf(const cook::Programme& programme, const FoodSpread& 
             out.push_back({several ? name + " of " + *heat.name : name, Input::What::fieldNumber,
                            n.key, *heat.name, sdOf(n)});
         }
-    out.push_back({"thickness", Input::What::thickness, {}, {}, spread.thicknessRelative});
+    out.push_back({"thickness", Input::What::thickness, {}, {}, spread.wholeThicknessLn()});
     out.push_back({"start temperature", Input::What::start, {}, {}, spread.startK});
-    out.push_back({"moisture supply", Input::What::moisture, {}, {}, spread.moistureLn});
+    out.push_back({"moisture supply", Input::What::moisture, {}, {}, spread.priors.moistureLn});
     out.push_back({"composition", Input::What::composition, {}, {}, piece.food.waterU});
     std::erase_if(out, [](const Input& i) { return !(i.sd > 0); });
     return out;

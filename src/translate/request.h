@@ -4,23 +4,32 @@
 #pragma once
 
 #include "cook/cook.h"
+#include "evidence/belief.h"
+#include "evidence/priors.h"
 #include "food/schools.h"
 #include "kitchen/kitchen.h"
 
 #include <cstdint>
+#include <memory>
 #include <string>
 #include <vector>
 
 namespace dynamet::translate {
 
-/// How well the food is known: standard uncertainties that reference and target share.
+/// How well a piece is known before it is cooked: what its recipe and food share with other cooks,
+/// and what is this cook's own.
 struct FoodSpread {
-    double thicknessRelative = 0.05;
-    double startK = 3;
-    double moistureLn = 0.47; ///< ln 1.6
-    double modelLn = 0.04;    ///< what the model itself leaves open, on ln(time)
+    evidence::Priors priors = {};
+    double thicknessLn = evidence::kByEye;
+    double startK = evidence::kStartByHandK;
+    /// Of the thickness as a cook meets it: the real piece's shape and how it was found.
+    double wholeThicknessLn() const;
     bool operator==(const FoodSpread&) const = default;
 };
+FoodSpread spreadOf(const evidence::Priors& priors, const recipe::FoodPiece& piece);
+
+/// What is believed once the recipe's own time is used; see own_time.h.
+struct Believed;
 
 /// Everything a translation is computed from, as one value.
 struct Request {
@@ -29,7 +38,15 @@ struct Request {
     /// The stage that goes to another appliance while the others stay as written, counted from 0;
     /// none = the whole cook goes to one appliance, straight through.
     std::optional<std::size_t> moved = {};
-    FoodSpread spread;
+    evidence::Priors priors;
+    /// What cooks of the book have shown; the times of other recipes and of this one are added.
+    evidence::Belief belief;
+    /// Other recipes whose authors' times bear on this one; see `bearsOn`.
+    std::vector<recipe::Recipe> others = {};
+    /// The piece that the recipe was written with, where a what-if has another: its author's time
+    /// was that one's. `believed` is what came of it before, so that it is not worked out anew.
+    std::optional<recipe::FoodPiece> writtenPiece = {};
+    std::shared_ptr<const Believed> believed = {};
     food::ChosenSchools schools; ///< the book's side in each, see schools.h
     std::uint64_t seed = 1;
     Units units; ///< the reader's; pull temperatures are rounded in them

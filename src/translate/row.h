@@ -28,6 +28,13 @@ struct Window {
     bool sampled = false;
     std::optional<double> overshootS; ///< earliest with 5 % chance of passing the band; in `lookS`
     std::vector<Cause> causes;        ///< largest first
+    /// The window as it would be without what was seen, where that told anything.
+    struct Without {
+        double lookS = 0, expectS = 0, latestS = 0;
+    };
+    std::optional<Without> without;
+    evidence::Effects effects; ///< behind ln(time): what would narrow it is told from them
+    evidence::Belief belief;   ///< that it was told from
 };
 
 /// What a rule of thumb says here, and what it would do to the food.
@@ -71,6 +78,8 @@ struct Row {
     bool lastByClock() const { return !watched || *watched < outcome.stages.size(); }
 };
 
+/// Of a recipe of minutes: so many just noticed differences are near enough to be called like it.
+inline constexpr double kNearEnoughNoticed = 2;
 /// Crust counts as the same below this distance (definitions §4).
 inline constexpr double kSameCrust = 0.4;
 /// Order of rows: reachable first, likeness of crust in steps of 0.2, rim, time.

@@ -48,6 +48,8 @@ namespace {
 
 constexpr double kLongCookS = 3600;
 constexpr cook::Effort kLongCook{32, 0.2, 10};
+/// Beside the full one: time 0.4 %, crust 2 %, rim 0.3 mm.
+constexpr cook::Effort kWhatIf{32, 0.2, 10};
 
 /// What the recipe gave is what counts, all that it is judged by.
 void judgeByAll(Prepared& out) {
@@ -79,7 +81,10 @@ Result<Prepared> prepare(const Request& asked, std::stop_token stop) {
     out.tables.stop = stop;
     const auto quick = cook::cookProgramme(request.recipe.piece, *programme, targetOf(request),
                                            cook::kQuick, out.tables);
-    if (quick && quick->pullS > kLongCookS)
+    // A hand on a slider sees the same on fewer cells; what is written is cooked in full.
+    if (request.writtenPiece)
+        out.effort = kWhatIf;
+    else if (quick && quick->pullS > kLongCookS)
         out.effort = kLongCook;
     auto outcome = cook::cookProgramme(request.recipe.piece, *programme, targetOf(request),
                                        out.effort, out.tables, true);
@@ -92,8 +97,11 @@ Result<Prepared> prepare(const Request& asked, std::stop_token stop) {
     out.tables.stop = {};
     if (request.recipe.endsByClock())
         out.request.recipe.goal = goalGiven(request.recipe.goal, out.outcome.peakK);
-    if (request.recipe.endsByClock() && !request.moved)
+    if (request.recipe.endsByClock() && !request.moved) {
         judgeByAll(out);
+        out.shifted = shiftedReference(out, stop);
+    }
+    useOwnTime(out, stop);
     return out;
 }
 
@@ -116,14 +124,15 @@ double leavingK(const Row& row) {
 }
 
 /// Cooks a row at its setting on the full grid and puts the words to it.
-Row cooked(const Prepared& prepared, const Prepared& local, Row row) {
-    const auto programme = programmeOf(local.request, row);
+Row cooked(const Prepared& prepared, const Prepared& local, Row row, double guessS = 0) {
+    auto programme = programmeOf(local.request, row);
     if (!programme) {
         row.reached = false;
         row.reason = programme.error();
         return row;
     }
     const cook::Outcome& like = row.reached ? row.outcome : prepared.outcome;
+    programme->guessS = guessS;
     CookIdea idea{like.pullS - like.lastStartS};
     if (row.likeness)
         idea.slopes = row.likeness->slopes;
@@ -202,14 +211,14 @@ Row solveRow(const Prepared& prepared, const Target& target, std::stop_token sto
 }
 
 Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Setting& setting,
-               double stageS, std::stop_token stop) {
+               double stageS, std::stop_token stop, double guessS) {
     if (const auto none = impossible(prepared, target))
         return *none;
     Row row;
     row.target = target;
     row.instruction.setting = setting;
     row.instruction.stageS = stageS;
-    return cooked(prepared, atSiteOf(prepared, target, stop), std::move(row));
+    return cooked(prepared, atSiteOf(prepared, target, stop), std::move(row), guessS);
 }
 
 void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
@@ -217,12 +226,19 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
     if (!row.reached || !programme || !row.watched)
         return;
     const cook::Programme fixed = upTo(cook::withFixedTurn(*programme, row.outcome), *row.watched);
-    WindowInput input{&prepared.request.recipe.piece, &fixed,
-                      row.instruction.pullK,          prepared.request.recipe.goal.bandHighK,
-                      prepared.request.spread,        tablesAt(prepared, *programme, stop),
+    WindowInput input{&prepared.request.recipe.piece,
+                      &fixed,
+                      row.instruction.pullK,
+                      prepared.request.recipe.goal.bandHighK,
+                      spreadOf(prepared.request.priors, prepared.request.recipe.piece),
+                      tablesAt(prepared, *programme, stop),
                       prepared.request.seed};
-    if (row.likeness && !row.instruction.byProbe)
+    input.names = namesOf(prepared.request, fixed, "this");
+    input.belief = &prepared.belief;
+    if (row.likeness && !row.instruction.byProbe) {
         input.like = cook::LikeGoal{&prepared.quick, prepared.judged};
+        input.reference = &prepared.shifted;
+    }
     input.effort = prepared.effort;
     input.guessS = row.outcome.pullS - row.outcome.lastStartS;
     if (programme->endsByClock() ||

@@ -5,6 +5,7 @@
 
 #include "cook/likeness.h"
 #include "cook/rounds.h"
+#include "translate/own_time.h"
 #include "translate/programmes.h"
 #include "translate/room.h"
 #include "translate/row.h"
@@ -31,6 +32,10 @@ struct Prepared {
     /// the same within 0.2 K.
     cook::Effort effort = cook::kFull;
     std::vector<Target> targets;
+    evidence::Belief ofOthers; ///< the request's, and the times of other recipes
+    evidence::Belief belief;   ///< that, and the recipe's own time
+    std::optional<OwnTime> ownTime;
+    Shifted shifted; ///< where a time gives the goal
 };
 
 /// Simulates the recipe where it was written. A last stage that a time ends sets the goal to what
@@ -43,9 +48,10 @@ Result<Prepared> prepare(const Request& request, std::stop_token stop = {});
 Row solveRow(const Prepared& prepared, const Target& target, std::stop_token stop = {});
 
 /// The row at a setting that is held, one cook instead of a search: what a slider shows first.
-/// `stageS` as of `Instruction`.
+/// `stageS` as of `Instruction`; `guessS` of the last stage, where a cook of nearly the same took
+/// so long (0 = no idea).
 Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Setting& setting,
-               double stageS = 0, std::stop_token stop = {});
+               double stageS = 0, std::stop_token stop = {}, double guessS = 0);
 
 /// Adds window, overshoot time and the rule of thumb to a reached row.
 void addWindow(const Prepared& prepared, Row& row, std::stop_token stop = {});

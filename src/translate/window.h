@@ -4,7 +4,7 @@
 #pragma once
 
 #include "cook/likeness.h"
-#include "translate/inputs.h"
+#include "translate/effects.h"
 #include "translate/row.h"
 
 #include <optional>
@@ -15,6 +15,17 @@ namespace dynamet::translate {
 /// Below this sd of ln(time) the window comes from sensitivities, above it from sampling.
 inline constexpr double kSensitivityLimit = 0.15;
 
+/// The recipe's own cook with one input off to either side: what a goal that its time gave becomes.
+struct ShiftedReference {
+    Input input;
+    cook::Outcome up, down;
+};
+struct Shifted {
+    std::vector<ShiftedReference> byInput;
+    std::vector<evidence::Block> blocks;
+    std::string way; ///< of heating, where it was written
+};
+
 struct WindowInput {
     const recipe::FoodPiece* piece;
     const cook::Programme* programme; ///< with its turns fixed
@@ -24,12 +35,15 @@ struct WindowInput {
     FoodSpread spread;
     cook::Tables tables;
     std::uint64_t seed = 1;
-    int samples = 256;
+    int samples = 256; ///< 0 = by sensitivities alone
     /// Where time and looks lead: the time at which the cook is most like this one, sought from
     /// `guessS` of the last stage on.
     std::optional<cook::LikeGoal> like = std::nullopt;
     double guessS = 0;
     cook::Effort effort = cook::kFull; ///< of the time that is expected
+    CookNames names = {};
+    const evidence::Belief* belief = nullptr; ///< none = nothing was seen
+    const Shifted* reference = nullptr;       ///< where time and looks lead
 };
 
 /// The time at which the core first reaches the printed pull temperature, over all inputs drawn

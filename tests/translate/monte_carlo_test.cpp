@@ -5,6 +5,7 @@
 // them. Both ends must agree to a tenth of the window's width (the design's goal) beside the
 // rounding to whole minutes.
 #include "numeric/cholesky.h"
+#include "translate/narrow_spread.h"
 #include "translate/small_kitchen.h"
 #include "translate/window.h"
 
@@ -49,7 +50,7 @@ cook::Programme programmeOf(const Case& c) {
 }
 
 /// Times of plain draws; infinite where the pull is not reached.
-std::vector<double> plainDraws(const WindowInput& in) {
+std::vector<double> plainDraws(const WindowInput& in, double restLn) {
     const auto inputs = inputsOf(*in.programme, in.spread, *in.piece);
     const std::size_t n = inputs.size();
     const auto factor = choleskyFactor(correlationsOf(inputs, *in.programme), n);
@@ -74,7 +75,7 @@ std::vector<double> plainDraws(const WindowInput& in) {
                 std::make_shared<heat::Material>(s.piece.food.composition, s.piece.food.freezingC);
         const auto t =
             cook::timeToReach(s.piece, s.programme, in.pullK, cook::kQuick, tables).value();
-        out.push_back(t * full / quick * std::exp(in.spread.modelLn * normal(random)));
+        out.push_back(t * full / quick * std::exp(restLn * normal(random)));
     }
     std::sort(out.begin(), out.end());
     return out;
@@ -95,7 +96,7 @@ TEST_P(AgainstMonteCarlo, BothEndsAgreeToATenthOfTheWidth) {
     const auto window = windowOf(input, solves);
     ASSERT_TRUE(window.has_value()) << window.error().message;
     ASSERT_TRUE(window->latestS.has_value());
-    const auto times = plainDraws(input);
+    const auto times = plainDraws(input, restLnOf(*window));
     const double early = times[kCooks / 40], middle = times[kCooks / 2],
                  late = times[kCooks - kCooks / 40];
     const double allowed = 0.1 * (late - early), rounding = late < 300 ? 10 : 60;
@@ -129,7 +130,7 @@ TEST(Window, Defect176DrawnDoughKeepsItsPores) {
     const Case oven{"", stillOven, "oven=220C", 0.5, "bread-dough", 0.08, 92};
     const auto programme = programmeOf(oven);
     FoodSpread wide;
-    wide.thicknessRelative = 0.15; // so that it is drawn
+    wide.thicknessLn = 0.15; // so that it is drawn
     const WindowInput input{
         &piece, &programme, C(oven.pullC), {}, wide, cook::tablesFor(piece.food, 101325), 1};
     long solves = 0;

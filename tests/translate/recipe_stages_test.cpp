@@ -4,6 +4,7 @@
 // Recipes of several stages: reverse sear, and sous vide then sear, carried over stage by stage or
 // as a whole.
 #include "numeric/cholesky.h"
+#include "translate/narrow_spread.h"
 #include "translate/small_kitchen.h"
 #include "translate/window.h"
 #include "words/say.h"
@@ -133,7 +134,7 @@ TEST(RecipeStages, TheWindowNamesWhoseHeatIsUncertain) {
     Request r = reverseSear();
     r.moved = 1;
     const Prepared p = prepared(r);
-    const auto inputs = inputsOf(p.programme, r.spread, r.recipe.piece);
+    const auto inputs = inputsOf(p.programme, FoodSpread{}, r.recipe.piece);
     const auto has = [&](const char* name) {
         return std::count_if(inputs.begin(), inputs.end(),
                              [&](const Input& i) { return i.name == name; });
@@ -148,7 +149,7 @@ TEST(RecipeStages, TheWindowNamesWhoseHeatIsUncertain) {
     stages[1].end.coreK = C(50);
     const auto programme = writtenProgramme(twice);
     ASSERT_TRUE(programme.has_value());
-    EXPECT_EQ(inputsOf(*programme, r.spread, r.recipe.piece).size(), inputs.size());
+    EXPECT_EQ(inputsOf(*programme, FoodSpread{}, r.recipe.piece).size(), inputs.size());
     std::vector<double> z(inputs.size(), 0);
     z[0] = 1;
     const auto s = deviated(r.recipe.piece, *programme, inputs, z);
@@ -274,7 +275,7 @@ TEST(RecipeStages, AWindowThroughStagesAgreesWithSampling) {
               {kitchen::Term::radiant, C(setting[6] == '1' ? 110 : 130), 2.0}})
             rate(r.kitchen, "still", setting, term, value, u);
     r.recipe.piece.food.waterU = 0.005;
-    r.spread = {0.02, 1, 0.1, 0.02};
+    const FoodSpread narrow = spreadWith(0.02, 1, 0.1, 0.02);
     const Prepared p = prepared(r);
     cook::Programme fixed = cook::withFixedTurn(p.programme, p.outcome);
     for (kitchen::FieldNumber& n : fixed.last().field.numbers)
@@ -282,12 +283,12 @@ TEST(RecipeStages, AWindowThroughStagesAgreesWithSampling) {
     for (auto& c : fixed.last().field.covariances)
         c.covariance *= 0.09;
     const WindowInput input{
-        &p.request.recipe.piece, &fixed, p.outcome.pullK, std::nullopt, r.spread, p.tables, 1, 512};
+        &p.request.recipe.piece, &fixed, p.outcome.pullK, std::nullopt, narrow, p.tables, 1, 512};
     long solves = 0;
     const auto window = windowOf(input, solves);
     ASSERT_TRUE(window.has_value()) << window.error().message;
     ASSERT_FALSE(window->sampled) << window->lnSd;
-    const auto inputs = inputsOf(fixed, r.spread, p.request.recipe.piece);
+    const auto inputs = inputsOf(fixed, narrow, p.request.recipe.piece);
     const auto factor = choleskyFactor(correlationsOf(inputs, fixed), inputs.size());
     std::mt19937_64 random(7);
     std::normal_distribution<double> normal;
@@ -306,7 +307,7 @@ TEST(RecipeStages, AWindowThroughStagesAgreesWithSampling) {
                 std::make_shared<heat::Material>(s.piece.food.composition, s.piece.food.freezingC);
         logs.push_back(std::log(*cook::timeToReach(s.piece, s.programme, p.outcome.pullK,
                                                    cook::kQuick, tables)) +
-                       r.spread.modelLn * normal(random));
+                       0.02 * normal(random));
     }
     double mean = 0, square = 0;
     for (double l : logs)

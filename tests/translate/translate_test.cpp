@@ -1,6 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
+#include "translate/narrow_spread.h"
 #include "translate/small_kitchen.h"
 #include "translate/window.h"
 
@@ -99,7 +100,6 @@ TEST(Translate, AnAssumedOvenHasAWideWindowAndARatedOneANarrowerOne) {
 /// Variance of ln(time) by plain sampling with everything but one number known exactly.
 double lnSdWith(double uFactor) {
     Request request = roastRequest();
-    request.spread = {0, 0, 0, 0};
     request.recipe.piece.food.waterU = 0;
     rate(request.kitchen, "fan", "oven=160C", kitchen::Term::air, C(160), 3 * uFactor);
     const Prepared p = prepared(request);
@@ -112,7 +112,8 @@ double lnSdWith(double uFactor) {
     programme->last().field.covariances.clear();
     long solves = 0;
     const auto window = windowOf(
-        {&request.recipe.piece, &*programme, C(60), C(70), request.spread, p.tables, 7}, solves);
+        {&request.recipe.piece, &*programme, C(60), C(70), spreadWith(0, 0, 0, 0), p.tables, 7},
+        solves);
     return window->lnSd;
 }
 
@@ -132,7 +133,7 @@ TEST(Translate, SensitivitiesAndSamplingAgree) {
         n.u *= 0.45; // narrow enough for sensitivities
     for (auto& c : programme->last().field.covariances)
         c.covariance *= 0.45 * 0.45;
-    FoodSpread narrow{0.02, 1.5, 0.2, 0.02};
+    const FoodSpread narrow = spreadWith(0.02, 1.5, 0.2, 0.02);
     long solves = 0;
     const WindowInput input{&request.recipe.piece, &*programme, C(60), C(70), narrow, p.tables, 3};
     const auto fast = windowOf(input, solves);

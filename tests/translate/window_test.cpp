@@ -7,6 +7,7 @@
 #include "generator/bodies.h"
 #include "rating/protocols/block.h"
 #include "rating/series_of.h"
+#include "translate/narrow_spread.h"
 #include "translate/small_kitchen.h"
 #include "translate/window.h"
 
@@ -109,9 +110,9 @@ TEST(Window, HoldsTheTruthInNinetyFiveOfAHundredRatedKitchens) {
             solves);
         ASSERT_TRUE(window.has_value());
         recipe::FoodPiece real = piece;
-        real.thicknessM *= draw.factor(spread.thicknessRelative);
+        real.thicknessM *= draw.factor(spread.wholeThicknessLn());
         real.startK = std::max(273.15, draw(real.startK, spread.startK));
-        real.moistureSupply = draw.factor(spread.moistureLn);
+        real.moistureSupply = draw.factor(spread.priors.moistureLn);
         auto& c = real.food.composition;
         const double water = draw(c.water, piece.food.waterU), scale = (1 - water) / (1 - c.water);
         c = {water, c.protein * scale, c.fat * scale, 0, 0, c.ash * scale};
@@ -119,7 +120,7 @@ TEST(Window, HoldsTheTruthInNinetyFiveOfAHundredRatedKitchens) {
         truly.last().field = trueField(truth, programme.last().field, draw);
         const double t = *cook::timeToReach(real, truly, kPullK, cook::kFull,
                                             cook::tablesFor(real.food, 101325)) *
-                         draw.factor(spread.modelLn);
+                         draw.factor(restLnOf(*window));
         early += t < window->earlyS;
         late += t > window->latestS.value_or(1e9);
         inside += t >= window->earlyS && t <= window->latestS.value_or(1e9);
