@@ -23,6 +23,8 @@ struct Typed {
     cli::FieldOptions field;
     cli::FindOptions find;
     cli::CoalsOptions coals;
+    cli::WordsOptions words;
+    cli::RewriteOptions rewrite;
     cli::NewBookOptions book;
     bool json = false;
     Run run;
@@ -80,14 +82,31 @@ void addTranslate(CLI::App& app, Typed& typed) {
     verb->callback([&typed] { typed.run = [&typed] { return cli::translate(typed.translate); }; });
 }
 
-void addCard(CLI::App& app, Typed& typed) {
-    auto* verb = app.add_subcommand("card", "one row of a translation as a card");
+/// A verb on one row of a translation.
+void addRowVerb(CLI::App& app, Typed& typed, const char* name, const char* says,
+                Result<cli::Answer> (*does)(const cli::TranslateOptions&)) {
+    auto* verb = app.add_subcommand(name, says);
     verb->add_option("BOOK", typed.translate.book, "the book")->required();
     auto* recipe = verb->add_option("--recipe", typed.translate.recipe, "name of the recipe");
     verb->add_option("--quick", typed.translate.quick, "a line instead")->excludes(recipe);
-    verb->add_option("--to", typed.translate.to, "the appliance")->required();
+    auto* to = verb->add_option("--to", typed.translate.to, "the appliance");
+    if (std::string(name) == "card")
+        to->required();
     verb->add_flag("--fahrenheit", typed.translate.fahrenheit, "print in °F and inches");
-    verb->callback([&typed] { typed.run = [&typed] { return cli::card(typed.translate); }; });
+    verb->callback(
+        [&typed, does] { typed.run = [&typed, does] { return does(typed.translate); }; });
+}
+
+void addRewrite(CLI::App& app, Typed& typed) {
+    auto* verb =
+        app.add_subcommand("rewrite", "a recipe's text, with the words of another appliance");
+    verb->add_option("BOOK", typed.rewrite.book, "the book")->required();
+    verb->add_option("--text", typed.rewrite.text, "the recipe, as of `words`")->required();
+    verb->add_option("--from", typed.rewrite.from, "the appliance it was written for")->required();
+    verb->add_option("--to", typed.rewrite.to, "the appliance it goes to")->required();
+    verb->add_option("--scale", typed.rewrite.scale, "C or F, of numbers that name none")
+        ->check(CLI::IsMember({"C", "F"}));
+    verb->callback([&typed] { typed.run = [&typed] { return cli::rewrite(typed.rewrite); }; });
 }
 
 void addCoals(CLI::App& app, Typed& typed) {
@@ -109,6 +128,16 @@ void addCoals(CLI::App& app, Typed& typed) {
     verb->add_option("--lasts", typed.coals.lasts, "how long the cook takes, as 45min");
     verb->add_flag("--fahrenheit", typed.coals.fahrenheit, "print in °F");
     verb->callback([&typed] { typed.run = [&typed] { return cli::coals(typed.coals); }; });
+}
+
+void addWords(CLI::App& app, Typed& typed) {
+    auto* verb = app.add_subcommand("words", "what a recipe's text says of heat, time and food");
+    verb->add_option("--text", typed.words.text,
+                     "the recipe: plain text, schema.org JSON-LD, or a page that holds one")
+        ->required();
+    verb->add_option("--scale", typed.words.scale, "C or F, of numbers that name none")
+        ->check(CLI::IsMember({"C", "F"}));
+    verb->callback([&typed] { typed.run = [&typed] { return cli::words(typed.words); }; });
 }
 
 void addBook(CLI::App& app, Typed& typed) {
@@ -148,8 +177,13 @@ void addVerbs(CLI::App& app, Typed& typed) {
     find->add_option("--between", typed.find.between, "LOW..HIGH for it, e.g. 110C..125C or 240C..")
         ->required();
     find->callback([&typed] { typed.run = [&typed] { return cli::find(typed.find); }; });
-    addCard(app, typed);
+    addRowVerb(app, typed, "card", "one row of a translation as a card", &cli::card);
+    addRowVerb(app, typed, "narrow",
+               "what would narrow a row's window; without a recipe, what to rate next",
+               &cli::narrow);
+    addRewrite(app, typed);
     addCoals(app, typed);
+    addWords(app, typed);
     addBook(app, typed);
     for (CLI::App* verb : app.get_subcommands({}))
         verb->add_flag("--json", typed.json, "print JSON");

@@ -45,6 +45,12 @@ struct CoalsOptions {
     double chimney = 1;
     std::string layout = "even", age = "0 min";
 };
+struct RewriteOptions {
+    std::string book, text, from, to, scale;
+};
+struct WordsOptions {
+    std::string text, scale;
+};
 struct NewBookOptions {
     std::string path, site = "Kitchen";
     double altitude = 0;
@@ -62,6 +68,9 @@ Result<Answer> field(const FieldOptions& options);
 Result<Answer> find(const FindOptions& options);
 Result<Answer> card(const TranslateOptions& options);
 Result<Answer> coals(const CoalsOptions& options);
+Result<Answer> narrow(const TranslateOptions& options);
+Result<Answer> rewrite(const RewriteOptions& options);
+Result<Answer> words(const WordsOptions& options);
 Result<Answer> checkBook(const std::string& path);
 Result<Answer> newBook(const NewBookOptions& options);
 

@@ -137,6 +137,10 @@ json rowJson(const translate::Row& row, const kitchen::Kitchen& kitchen) {
             window["latest_s"] = *w.latestS;
         if (w.overshootS)
             window["overshoot_s"] = *w.overshootS;
+        if (w.without)
+            window["without_evidence"] = {{"look_s", w.without->lookS},
+                                          {"expect_s", w.without->expectS},
+                                          {"latest_s", w.without->latestS}};
         json causes = json::array();
         for (const auto& cause : w.causes)
             causes.push_back({{"input", cause.name}, {"share", cause.share}});

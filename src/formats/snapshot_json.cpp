@@ -4,6 +4,7 @@
 #include "formats/snapshot_json.h"
 
 #include "formats/report_json.h"
+#include "formats/text_file.h"
 #include "quantity/temperature.h"
 #include "recipe/recipe_json.h"
 
@@ -30,6 +31,22 @@ json rowsJson(const translate::Request& r, const std::vector<translate::Row>& ro
     return out;
 }
 
+/// What was seen, and its hash: an old translation is made anew with what it was made with.
+json evidenceJson(const evidence::Belief& belief) {
+    json seen = json::array();
+    for (const evidence::Observation& one : belief.observations()) {
+        json effects = json::object();
+        for (const evidence::Effect& effect : one.effects)
+            effects[effect.unknown] = effect.lnTime;
+        seen.push_back({{"id", one.id},
+                        {"ln_difference", one.lnDifference},
+                        {"u", one.u},
+                        {"set_aside", one.setAside},
+                        {"effects", effects}});
+    }
+    return {{"sha256", sha256(seen.dump())}, {"observations", seen}};
+}
+
 } // namespace
 
 json snapshotJson(const translate::Prepared& prepared, const std::vector<translate::Row>& rows) {
@@ -40,7 +57,7 @@ json snapshotJson(const translate::Prepared& prepared, const std::vector<transla
         fields.push_back(fieldJson(stage.field));
     const kitchen::Site& site = prepared.programme.last().site;
     json out{{"format", "dynamet-translation-snapshot"},
-             {"version", 2},
+             {"version", 3},
              {"recipe", json::parse(recipe::recipeJson(r.recipe, r.kitchen))},
              {"composition",
               {{"water", of.water},
@@ -50,10 +67,17 @@ json snapshotJson(const translate::Prepared& prepared, const std::vector<transla
                {"fibre", of.fibre},
                {"ash", of.ash}}},
              {"spread",
-              {{"thickness_relative", r.spread.thicknessRelative},
-               {"start_K", r.spread.startK},
-               {"moisture_ln", r.spread.moistureLn},
-               {"model_ln", r.spread.modelLn}}},
+              {{"shape", r.priors.shape},
+               {"food_ln", r.priors.foodLn},
+               {"moisture_ln", r.priors.moistureLn},
+               {"food_way_ln", r.priors.foodWayLn},
+               {"way_ln", r.priors.wayLn},
+               {"model_ln", r.priors.modelLn},
+               {"cook_ln", r.priors.cookLn},
+               {"probe_m", r.priors.probeM},
+               {"thickness_by", recipe::enumName(r.recipe.piece.thicknessBy)},
+               {"start_probed", r.recipe.piece.startProbed}}},
+             {"evidence", evidenceJson(prepared.belief)},
              {"stage_fields", fields},
              {"altitude_m", site.altitudeM},
              {"pressure_Pa", pressurePa(site)},

@@ -3,6 +3,7 @@
 
 #include "words/card_words.h"
 
+#include "words/sign_words.h"
 #include "words/stage_words.h"
 
 #include <algorithm>
@@ -13,14 +14,6 @@ namespace dynamet::words {
 namespace {
 
 using namespace dynamet::translate;
-
-std::string dayOf(std::int64_t unixMs) {
-    const std::chrono::sys_days day{std::chrono::floor<std::chrono::days>(
-        std::chrono::sys_time<std::chrono::milliseconds>{std::chrono::milliseconds{unixMs}})};
-    const std::chrono::year_month_day date{day};
-    return fmt::format("{}-{:02}-{:02}", static_cast<int>(date.year()),
-                       static_cast<unsigned>(date.month()), static_cast<unsigned>(date.day()));
-}
 
 /// Where the heat of the row's place was measured, and when last.
 std::string heatWords(const Row& row, const kitchen::Kitchen& kitchen) {
@@ -37,10 +30,18 @@ std::string heatWords(const Row& row, const kitchen::Kitchen& kitchen) {
     const std::string name = on ? on->name : "This appliance";
     if (numbers == 0)
         return name + " is not rated: its heat is what is typical of its kind.";
-    return fmt::format("{} was rated here, last on {}.", name, dayOf(newest));
+    return fmt::format("{} was rated here, last on {}.", name, dayWords(newest));
 }
 
 } // namespace
+
+std::string dayWords(std::int64_t unixMs) {
+    const std::chrono::sys_days day{std::chrono::floor<std::chrono::days>(
+        std::chrono::sys_time<std::chrono::milliseconds>{std::chrono::milliseconds{unixMs}})};
+    const std::chrono::year_month_day date{day};
+    return fmt::format("{}-{:02}-{:02}", static_cast<int>(date.year()),
+                       static_cast<unsigned>(date.month()), static_cast<unsigned>(date.day()));
+}
 
 ConversionCard cardOf(const Row& row, const Prepared& prepared, const RowDetail* detail,
                       Units units) {
@@ -55,6 +56,7 @@ ConversionCard cardOf(const Row& row, const Prepared& prepared, const RowDetail*
         out.times = windowWords(*row.window);
     out.stages = rowStageLines(row, prepared, units);
     out.notes = detailLines(row, prepared, units);
+    out.signs = signLines(row, prepared, units);
     if (detail)
         for (std::string& line : detailLines(*detail, prepared, units))
             out.notes.push_back(std::move(line));

@@ -16,7 +16,7 @@ struct Pattern {
     const char* words;
 };
 
-constexpr std::array<Pattern, 186> kPatterns{
+constexpr std::array<Pattern, 189> kPatterns{
     {{"all_at_limit",
       "use an instrument with a higher limit to get a value; a probe past its limit can be ruined"},
      {"already_hotter", "the food is already hotter than wanted"},
@@ -167,6 +167,7 @@ constexpr std::array<Pattern, 186> kPatterns{
      {"one_share", "every run had the same share on the lid: under and lid cannot be told apart; "
                    "try one run with another share"},
      {"others_outside", "other pieces should be {} to {} thick"},
+     {"own_time_unused", "the core does not get there in every case that could be"},
      {"pan_limited", "its pan limiter holds the pan at {}, whatever is set"},
      {"place_at_limit", "the probe at {} is at its limit"},
      {"plate_rose_too_little", "it rose by only {}: heat it by at least {}"},
@@ -187,8 +188,12 @@ constexpr std::array<Pattern, 186> kPatterns{
      {"readings_at_limit", "{} readings are at the probe's limit of {}: they only say \"at "
                            "least\"; use another instrument or a lower setting"},
      {"recipe_without_name", "the recipe should have a name"},
+     {"rewrite_straight",
+      "the row cooks straight through what the recipe does in {} stages: move one "
+      "stage at a time to have its words changed"},
      {"rim", "grey rim {} where the recipe gives {}"},
      {"rounds_outside", "there should be 1 to 20 rounds"},
+     {"row_not_reached", "this row cannot be reached: there is nothing to write for it"},
      {"run_cannot_be", "run {}: {} inside cannot be right"},
      {"says_nothing_about", "the readings say nothing about {}"},
      {"scorched", "the darker face would be {} (index {})"},

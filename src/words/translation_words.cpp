@@ -5,6 +5,7 @@
 
 #include "translate/holding.h"
 #include "translate/school_effects.h"
+#include "words/evidence_words.h"
 #include "words/likeness_words.h"
 #include "words/say.h"
 #include "words/stage_words.h"
@@ -133,12 +134,18 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
                       ". It rises to " + degrees(row.outcome.peakK, units) + " while it rests.");
     if (row.window) {
         out.push_back("Time from food in: " + windowWords(*row.window) + ".");
+        if (const std::string used = usedWords(row, prepared); !used.empty())
+            out.push_back(used);
         std::string causes;
         for (std::size_t i = 0; i < std::min<std::size_t>(3, row.window->causes.size()); ++i)
             causes += fmt::format("{}{} {:.0f} %", i ? ", " : "", row.window->causes[i].name,
                                   100 * row.window->causes[i].share);
         if (!causes.empty())
             out.push_back("Why the window is so wide: " + causes + ".");
+        if (const auto narrower =
+                narrowingLines(narrowingsOf(prepared, row), prepared.request.kitchen, units);
+            !narrower.empty())
+            out.push_back("What would narrow it: " + narrower.front() + ".");
     }
     std::string looks = fmt::format("Crust {} (recipe: {})", food::crustWord(row.outcome.darker()),
                                     food::crustWord(prepared.outcome.darker()));
@@ -434,7 +441,7 @@ CutWords cutWords(const cook::Outcome& o, const food::Food& food, Units units) {
         std::string(first) == second ? first : fmt::format("{} and {}", first, second);
     return {fmt::format("core {}", degrees(o.peakK, units)), crust,
             food.losesJuice
-                ? fmt::format("grey rim {}, {} % of it grey", printThin(o.rimM, units),
+                ? fmt::format("grey rim {} ({} % grey)", printThin(o.rimM, units),
                               printFixed(o.rimShare * 100, 0))
                 : fmt::format("about {} % lighter", printFixed(o.weightLossShare * 100, 0))};
 }

@@ -47,7 +47,7 @@ std::string pieceWords(const translate::Request& request, Units units);
 std::string readWords(const translate::Prepared& prepared);
 /// "House methods: turn once, …": the book's side in each school.
 std::string bookWords(const translate::Prepared& prepared);
-/// A cut in words: "core 57 °C", "golden and dark", "grey rim 4 mm, 20 % of it grey"; what is no
+/// A cut in words: "core 57 °C", "golden and dark", "grey rim 4 mm (20 % grey)"; what is no
 /// meat or fish has no rim, but the weight it lost.
 struct CutWords {
     std::string core, crust, rim;

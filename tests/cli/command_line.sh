@@ -39,6 +39,29 @@ expect 1 "No such file" "$cli" simulate "$work/nowhere.json"
 echo '{"piece": {' > "$work/broken.json"
 expect 1 "not JSON" "$cli" simulate "$work/broken.json"
 
+printf 'Roast at 425 for 20 minutes, then rest 10 minutes.' > "$work/recipe.txt"
+expect 0 "425" "$cli" words --text "$work/recipe.txt"
+expect 0 dynamet-words "$cli" words --text "$work/recipe.txt" --json
+[[ $(json "['bindings'][0]['start']") == 9 && $(json "['bindings'][0]['end']") == 12 && $(json "['bindings'][2]['kind']") == rest ]] || no "where words stand"
+[[ $(json "['bindings'][0]['low']") == 491.48* ]] || no "425 is °F"
+expect 2 "scale" "$cli" words --text "$work/recipe.txt" --scale K
+printf '{"@type": "Recipe", "name": "N", "recipeInstructions": "Bake at 180C."}' > "$work/recipe.json"
+expect 0 "180C" "$cli" words --text "$work/recipe.json" --json
+[[ $(json "['text']") == "Bake at 180C." ]] || no "the recipe's text"
+echo '{"@type": "Thing"}' > "$work/thing.json"
+expect 1 "no schema.org Recipe" "$cli" words --text "$work/thing.json"
+
+printf 'Take the salmon, 25 mm thick, from the fridge. Roast at 400 for 15 minutes.' > "$work/salmon.txt"
+expect 0 "salmon" "$cli" rewrite "$work/k.dynamet" --text "$work/salmon.txt" --from "Shelf oven" --to "Basket fryer"
+expect 0 dynamet-rewrite "$cli" rewrite "$work/k.dynamet" --text "$work/salmon.txt" --from "Shelf oven" --to "Basket fryer" --json
+[[ $(json "['text'][0:42]") == "Take the salmon, 25 mm thick, from the fri" && $(json "['changes'][0]['old_start']") -gt 40 ]] || no "what was rewritten"
+expect 1 "no appliance" "$cli" rewrite "$work/k.dynamet" --text "$work/salmon.txt" --from "Nowhere" --to "Basket fryer"
+expect 0 "What would narrow it" "$cli" narrow "$work/k.dynamet" --recipe "Caraway pork loin" --to "Wall fan oven"
+expect 0 dynamet-narrow "$cli" narrow "$work/k.dynamet" --recipe "Caraway pork loin" --to "Wall fan oven" --json
+[[ $(json "['own_time']['used']") == True && $(json "['actions'][0]['narrower_s']") != 0 ]] || no "the author's time"
+expect 2 "names the appliance" "$cli" narrow "$work/k.dynamet" --recipe "Caraway pork loin"
+expect 0 "narrower over" "$cli" narrow "$work/k.dynamet"
+
 log="$demo/logs/deck-180-evening.csv"
 expect 0 "settles at" "$cli" rate preheat --log "$log" --with set_C=180
 expect 0 air_K "$cli" rate preheat --log "$log" --with set_C=180 --json
