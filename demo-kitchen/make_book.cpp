@@ -282,6 +282,11 @@ void addRecipes(book::Book& book, const json& kitchen, const book::When& when) {
         r.piece.form = *food::formOf(row.at("form").get<std::string>());
         r.piece.thicknessM = row.at("thickness_mm").get<double>() / 1000;
         r.piece.startK = row.at("start_C").get<double>() + kZeroCelsiusK;
+        r.piece.thicknessBy =
+            recipe::knownByOf(row.value("thickness_by", "")).value_or(recipe::KnownBy::eye);
+        if (row.contains("took_min"))
+            r.time = {60 * row.at("took_min").at(0).get<double>(),
+                      60 * row.at("took_min").at(1).get<double>()};
         const auto k = [](const json& c) { return c.get<double>() + kZeroCelsiusK; };
         r.goal = {k(row.at("core_C")),
                   row.at("read_at") == "pull" ? food::GoalMoment::pull : food::GoalMoment::peak,

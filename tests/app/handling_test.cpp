@@ -283,7 +283,7 @@ TEST(Card, IsOnePageOnDiskAndSaysWhereItCouldNotBe) {
     reach.openRow(0);
     const QString path = bench.folder.filePath(QStringLiteral("card.pdf"));
     inDialog([&](QWidget* dialog) {
-        type(dialog, "File of the card", path);
+        type(dialog, "File to write", path);
         QTest::keyClick(QApplication::focusWidget(), Qt::Key_Return);
     });
     click(bench.window.get(), "Write the row as a card");

@@ -80,6 +80,16 @@ void inDialog(Hands work, int looks = 400) {
     });
 }
 
+/// Presses New… and goes on without words of a recipe; `work` has the recipe's dialog.
+template <class Hands>
+void inNewRecipe(QWidget* window, Hands work) {
+    inDialog([work](QWidget* words) {
+        inDialog(work);
+        click(words, "Begin without words");
+    });
+    click(window, "New…");
+}
+
 /// Presses the dialog's Save.
 inline void pressSave(QWidget* dialog) {
     for (auto* button : dialog->findChildren<QPushButton*>())

@@ -206,7 +206,7 @@ class NewcomerWalk : public ::testing::TestWithParam<Newcomer> {
     void writeRecipe(const Written& recipe) {
         press(Qt::Key_2, Qt::ControlModifier);
         pane("Pane Recipe");
-        inDialog([=](QWidget* dialog) {
+        inNewRecipe(window.get(), [=](QWidget* dialog) {
             type(dialog, "Name", QString::fromUtf8(recipe.name));
             if (recipe.firstAppliance) {
                 click(dialog, "Add a stage before the last");
@@ -226,7 +226,6 @@ class NewcomerWalk : public ::testing::TestWithParam<Newcomer> {
                 pressSave(piece);
             });
         });
-        click(window.get(), "New…");
         ASSERT_TRUE(waitFor([&] { return window->isIdle(); }, 600000)) << recipe.name;
         pane("Pane Outcome");
         screen::look(window.get(), recipe.name);

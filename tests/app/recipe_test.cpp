@@ -182,7 +182,7 @@ TEST(Recipe, ANewOneIsWrittenAndTranslated) {
     Bench bench(true, Bench::Kitchen::few);
     bench.press(Qt::Key_2, Qt::ControlModifier);
     const auto before = bench.document.recipes().size();
-    inDialog([&](QWidget* dialog) {
+    inNewRecipe(bench.window.get(), [&](QWidget* dialog) {
         pressSave(dialog);
         EXPECT_TRUE(says(dialog, "should have a name"));
         type(dialog, "Name", QStringLiteral("Dill trout"));
@@ -204,7 +204,6 @@ TEST(Recipe, ANewOneIsWrittenAndTranslated) {
             pressSave(piece);
         });
     });
-    click(bench.window.get(), "New…");
     ASSERT_EQ(bench.document.recipes().size(), before + 1);
     const auto& recipe = recipeNamed(bench, "Dill trout");
     EXPECT_EQ(recipe.author, "Wenna");

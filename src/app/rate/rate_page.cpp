@@ -3,6 +3,9 @@
 
 #include "app/rate/rate_page.h"
 
+#include "app/widgets/save_path_dialog.h"
+#include "app/widgets/sheet_page.h"
+
 #include <QDragEnterEvent>
 #include <QMimeData>
 #include <QTimer>
@@ -49,6 +52,17 @@ RatePage::RatePage(Document& document, QWidget* parent)
         cells_->showSheet();
         showPage(page());
     });
+}
+
+void RatePage::writeWallSheet() {
+    const kitchen::Appliance* appliance = rating_.appliance();
+    if (!appliance)
+        return;
+    const words::Sheet sheet = words::wallSheet(document_.kitchen(), *appliance, document_.units());
+    writeAsked(document_, this, QStringLiteral("Sheet for the wall"),
+               QStringLiteral("%1.pdf").arg(toQt(appliance->name)),
+               QStringLiteral("PDF (*.pdf);;Page (*.html);;Spreadsheet (*.xlsx)"),
+               [sheet](const QString& path) { return writeSheet(sheet, path); });
 }
 
 QWidget* RatePage::buildBench() {

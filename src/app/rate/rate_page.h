@@ -26,6 +26,9 @@ class RatePage : public QWidget {
     void showAppliance(const std::string& id);
     void importLog(const QString& path = {});
     void save();
+    bool hasAppliance() const { return rating_.appliance() != nullptr; }
+    /// What the appliance gives at each setting, as a page to hang beside it.
+    void writeWallSheet();
     /// Shows a saved or draft test on the bench.
     void showTest(const std::string& testId);
     void showNewestTest();

@@ -14,11 +14,12 @@ struct Situation {
     enum class Place { books, rate, translate, kitchen };
     Place place = Place::books;
     bool bookOpen = false, writable = false;
-    bool atBench = false;   ///< of Rate
-    bool canSave = false;   ///< a rating that is worked out and not yet kept
-    bool canImport = false; ///< the chosen test takes a log
-    bool gasMarks = false;  ///< shown beside dials
-    QString undo, redo;     ///< the change in words; empty = none
+    bool atBench = false;      ///< of Rate
+    bool canSave = false;      ///< a rating that is worked out and not yet kept
+    bool canImport = false;    ///< the chosen test takes a log
+    bool hasAppliance = false; ///< one is chosen
+    bool gasMarks = false;     ///< shown beside dials
+    QString undo, redo;        ///< the change in words; empty = none
 };
 
 /// Every command of the window: its name, its keys and whether it can be given now stand here, for
@@ -33,6 +34,8 @@ class Commands : public QObject {
         findAppliance,
         importLog,
         saveRating,
+        wallSheet,
+        nextTest,
         undo,
         redo,
         switchUnits,

@@ -3,6 +3,8 @@
 
 #include "app/shell/main_window.h"
 
+#include "app/shell/next_test_dialog.h"
+
 #include "app/kitchen/appliance_dialog.h"
 #include "app/widgets/save_path_dialog.h"
 
@@ -110,6 +112,8 @@ void MainWindow::connectCommands() {
     on(Commands::findAppliance, [this] { lineUp_->focusFilter(); });
     on(Commands::importLog, [this] { rate_->importLog(); });
     on(Commands::saveRating, [this] { rate_->save(); });
+    on(Commands::wallSheet, [this] { rate_->writeWallSheet(); });
+    on(Commands::nextTest, [this] { NextTestDialog(document_, this).exec(); });
     on(Commands::undo, [this] { document_.undo(); });
     on(Commands::redo, [this] { document_.redo(); });
     on(Commands::switchUnits, [this] { switchUnits(); });
@@ -142,6 +146,7 @@ void MainWindow::enableCommands() {
     now.atBench = rate_->page() == RatePage::bench;
     now.canSave = rate_->testBench().canSave();
     now.canImport = rate_->testBench().canImport();
+    now.hasAppliance = rate_->hasAppliance();
     now.undo = stack.canUndo() ? stack.undoText() : QString();
     now.redo = stack.canRedo() ? stack.redoText() : QString();
     now.gasMarks = document_.units().gasMarks;

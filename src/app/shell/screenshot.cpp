@@ -4,6 +4,7 @@
 #include "app/shell/screenshot.h"
 
 #include "app/translate/recipe_dialog.h"
+#include "app/translate/words_dialog.h"
 
 #include <QApplication>
 #include <QElapsedTimer>
@@ -69,6 +70,21 @@ bool pictureRecipe(MainWindow& window, const QString& file) {
     return dialog.grab().save(file, "PNG");
 }
 
+/// A recipe in its own words, as they are read.
+bool pictureWords(MainWindow& window, const QString& file) {
+    WordsDialog dialog(window.document(), &window);
+    dialog.begin(
+        QStringLiteral("Trout on the yard grill"),
+        QStringLiteral("Take 2 trout fillets, 22 mm thick, straight from the fridge, and oil "
+                       "them.\nGrill over direct heat on the yard grill, lid closed, for 4 "
+                       "minutes, turn once, then move them to the cool side until the "
+                       "thickest part reads 52 °C and white albumin beads on the sides, "
+                       "8–10 minutes.\nLet them rest 3 minutes under foil."));
+    dialog.show();
+    settle(window);
+    return dialog.grab().save(file, "PNG");
+}
+
 } // namespace
 
 QStringList viewNames() {
@@ -79,7 +95,7 @@ QStringList viewNames() {
             QStringLiteral("thermometers"),  QStringLiteral("translate"),
             QStringLiteral("translate-row"), QStringLiteral("translate-stages"),
             QStringLiteral("recipe"),        QStringLiteral("kitchen"),
-            QStringLiteral("coals")};
+            QStringLiteral("coals"),         QStringLiteral("words")};
 }
 
 bool writePicture(MainWindow& window, const QString& view, const QString& file) {
@@ -103,6 +119,8 @@ bool writePicture(MainWindow& window, const QString& view, const QString& file) 
         WrittenPane& written = window.translatePage().written();
         if (view == QLatin1String("recipe") || view == QLatin1String("translate-stages"))
             written.chooseRecipe(kStaged);
+        if (view == QLatin1String("words"))
+            return pictureWords(window, file);
         if (view == QLatin1String("recipe"))
             return pictureRecipe(window, file);
         if (view == QLatin1String("translate-stages")) {

@@ -4,19 +4,15 @@
 #include "app/translate/card_page.h"
 
 #include "app/document/qt_text.h"
+#include "app/widgets/pdf_page.h"
 
-#include <QAbstractTextDocumentLayout>
-#include <QPageLayout>
-#include <QPainter>
-#include <QPdfWriter>
-#include <QSaveFile>
 #include <QTextDocument>
 
 namespace dynamet::app {
 namespace {
 
-constexpr int kDpi = 300;
-constexpr double kMarginMm = 9, kLargest = 1.15, kSmallest = 0.35, kStep = 0.05;
+constexpr double kMarginMm = 9, kLargest = 1.15, kStep = 0.05;
+constexpr int kSteps = 17; // down to 0.35
 
 QString paragraph(const std::string& text, double points, bool bold, double above) {
     if (text.empty())
@@ -46,6 +42,8 @@ QString cardHtml(const words::ConversionCard& card, double scale) {
         add(line, kMiddle, false, 4);
     for (const std::string& line : card.notes)
         add(line, kText, false, 4);
+    for (const std::string& line : card.signs)
+        add(line, kText, false, 4);
     for (const std::string& line : card.cautions)
         add("! " + line, kText, true, 4);
     for (const std::string& line : card.provenance)
@@ -54,32 +52,13 @@ QString cardHtml(const words::ConversionCard& card, double scale) {
 }
 
 QString writeCard(const words::ConversionCard& card, const QString& path) {
-    QSaveFile file(path);
-    if (!file.open(QIODevice::WriteOnly))
-        return file.errorString();
-    {
-        QPdfWriter pdf(&file);
-        pdf.setResolution(kDpi);
-        pdf.setPageLayout(QPageLayout(QPageSize(QPageSize::A5), QPageLayout::Portrait,
-                                      QMarginsF(kMarginMm, kMarginMm, kMarginMm, kMarginMm),
-                                      QPageLayout::Millimeter));
-        pdf.setTitle(toQt(card.recipe + " – " + card.target));
-        QPainter painter(&pdf);
-        if (!painter.isActive())
-            return QStringLiteral("no page could be made");
-        const QSizeF page(pdf.width(), pdf.height());
-        QTextDocument text;
-        text.documentLayout()->setPaintDevice(&pdf);
-        text.setDocumentMargin(0);
-        for (double scale = kLargest; scale >= kSmallest; scale -= kStep) {
-            text.setHtml(cardHtml(card, scale));
-            text.setTextWidth(page.width());
-            if (text.size().height() <= page.height())
-                break;
-        }
-        text.drawContents(&painter, QRectF(QPointF(0, 0), page));
-    }
-    return file.commit() ? QString() : file.errorString();
+    const QPageLayout layout(QPageSize(QPageSize::A5), QPageLayout::Portrait,
+                             QMarginsF(kMarginMm, kMarginMm, kMarginMm, kMarginMm),
+                             QPageLayout::Millimeter);
+    return writePdfPage(path, layout, toQt(card.recipe + " – " + card.target), kSteps,
+                        [&](QTextDocument& text, int step) {
+                            text.setHtml(cardHtml(card, kLargest - step * kStep));
+                        });
 }
 
 } // namespace dynamet::app

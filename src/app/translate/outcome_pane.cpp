@@ -5,6 +5,7 @@
 
 #include "app/look/palette.h"
 #include "app/translate/cuts_pane.h"
+#include "words/evidence_words.h"
 
 #include <QVBoxLayout>
 
@@ -12,7 +13,8 @@ namespace dynamet::app {
 
 OutcomePane::OutcomePane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), readout_(new QLabel), under_(new QLabel),
-      cut_(new CutView), facts_(new QWidget), safety_(new QLabel), book_(new QLabel) {
+      cut_(new CutView), facts_(new QWidget), safety_(new QLabel), ownTime_(new QLabel),
+      book_(new QLabel) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
@@ -37,6 +39,9 @@ OutcomePane::OutcomePane(Document& document, QWidget* parent)
     box->addWidget(cut_, 1);
     box->addWidget(facts_);
     box->addWidget(safety_);
+    ownTime_->setWordWrap(true);
+    ownTime_->setAccessibleName(QStringLiteral("The author's time"));
+    box->addWidget(ownTime_);
     box->addWidget(book_);
     box->addStretch();
 }
@@ -47,6 +52,7 @@ void OutcomePane::showProblem(const QString& words) {
     cut_->hide();
     facts_->hide();
     safety_->hide();
+    ownTime_->hide();
     book_->hide();
 }
 
@@ -84,6 +90,15 @@ void OutcomePane::showOutcome(const translate::Prepared& prepared) {
                                : QStringLiteral("color:#2b5f45"));
     safety_->setText(safety);
     safety_->show();
+    QStringList own;
+    for (const std::string& line : words::ownTimeLines(prepared, units))
+        own << toQt(line);
+    const bool misfit =
+        prepared.ownTime && !prepared.ownTime->absorbed && !prepared.ownTime->written.setAside;
+    ownTime_->setStyleSheet(
+        misfit ? QStringLiteral("color:#7a4c00;background:#f7eacc;padding:6px 8px") : QString());
+    ownTime_->setText((misfit ? QStringLiteral("! ") : QString()) + own.join(QLatin1Char(' ')));
+    ownTime_->setVisible(!own.isEmpty());
     book_->setText(toQt(words::bookWords(prepared)));
     book_->show();
 }

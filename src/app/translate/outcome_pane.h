@@ -28,6 +28,7 @@ class OutcomePane : public QWidget {
     CutView* cut_;
     QWidget* facts_;
     QLabel* safety_;
+    QLabel* ownTime_; ///< what became of the time that the author gives
     QLabel* book_;
 };
 

@@ -71,10 +71,17 @@ void PieceDialog::buildMeasures() {
     const Units& units = document_.units();
     thickness_ = addQuantity(QStringLiteral("Thickness or diameter"),
                              kinds::length(units, kThinnestM, kThickestM), piece.thicknessM);
+    thicknessBy_ =
+        addChoice(QStringLiteral("Thickness known by"),
+                  {QStringLiteral("eye"), QStringLiteral("ruler"), QStringLiteral("calipers")},
+                  static_cast<int>(piece.thicknessBy));
     width_ = addQuantity(QStringLiteral("Width"), kinds::length(units, kThinnestM, kThickestM),
                          piece.widthM);
     start_ = addQuantity(QStringLiteral("Start temperature"), kinds::temperature(units, -40, 90),
                          piece.startK);
+    startBy_ = addChoice(QStringLiteral("Start known by"),
+                         {QStringLiteral("hand or habit"), QStringLiteral("a probe")},
+                         piece.startProbed ? 1 : 0);
     QStringList others;
     for (const double thickness : piece.othersM)
         others << toQt(printLength(thickness, units.inches));
@@ -192,6 +199,8 @@ Result<void> PieceDialog::takeMeasures(recipe::FoodPiece& piece) const {
     piece.thicknessM = **thickness_->value();
     piece.widthM = **width_->value();
     piece.startK = **start_->value();
+    piece.thicknessBy = static_cast<recipe::KnownBy>(thicknessBy_->currentIndex());
+    piece.startProbed = startBy_->currentIndex() == 1;
     piece.fatCapM = hasTwoFaces(piece.shape) ? **cap_->value() : 0;
     piece.rounds = rounds_->value();
     piece.pieces = pieces_->value();

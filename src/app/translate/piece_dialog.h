@@ -34,6 +34,7 @@ class PieceDialog : public FormDialog {
     recipe::Recipe recipe_;
     std::vector<food::DonenessScale> scales_;
     QComboBox *food_, *form_, *shape_, *bone_, *surface_, *fat_, *scale_, *level_;
+    QComboBox *thicknessBy_, *startBy_;
     QuantityField *thickness_, *width_, *cap_, *start_;
     QLineEdit* others_;
     std::vector<QCheckBox*> on_;

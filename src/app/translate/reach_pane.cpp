@@ -7,11 +7,17 @@
 #include "app/translate/card_page.h"
 #include "app/translate/row_delegate.h"
 #include "app/widgets/save_path_dialog.h"
+#include "app/widgets/sheet_page.h"
+#include "formats/recipe_source.h"
+#include "formats/text_file.h"
+#include "words/rewrite_words.h"
+#include "words/sign_words.h"
 #include "words/stage_words.h"
 #include "words/way_words.h"
 
-#include <QDir>
+#include <QCheckBox>
 #include <QKeyEvent>
+#include <QMenu>
 #include <QScrollArea>
 #include <QVBoxLayout>
 
@@ -20,10 +26,10 @@ namespace dynamet::app {
 ReachPane::ReachPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), model_(new RowsModel(document, this)),
       progress_(new QLabel), list_(new QListView), ruler_(new AxisRuler(*model_)),
-      others_(new QPushButton), stack_(new QStackedWidget), detailTitle_(new QLabel),
-      detailPull_(new QLabel), detailStages_(new QLabel), detailLines_(new QLabel),
-      detailWarnings_(new QLabel), detailCautions_(new QLabel), detailWays_(new QLabel),
-      cuts_(new CutsPane(document)), curves_(new Plot),
+      others_(new QPushButton), sheet_(new QPushButton), stack_(new QStackedWidget),
+      detailTitle_(new QLabel), detailPull_(new QLabel), detailStages_(new QLabel),
+      detailLines_(new QLabel), detailWarnings_(new QLabel), detailCautions_(new QLabel),
+      detailWays_(new QLabel), cuts_(new CutsPane(document)), curves_(new Plot),
       back_(new QPushButton(QStringLiteral("Back to all rows"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
@@ -40,7 +46,10 @@ ReachPane::ReachPane(Document& document, QWidget* parent)
     keep->setToolTip(
         QStringLiteral("Keep this translation in the book, to compare with later ones"));
     connect(keep, &QPushButton::clicked, this, &ReachPane::keepWanted);
-    const auto enable = [this, keep] { keep->setEnabled(model_->rowCount() > 0); };
+    const auto enable = [this, keep] {
+        for (QPushButton* one : {keep, sheet_})
+            one->setEnabled(model_->rowCount() > 0);
+    };
     connect(model_, &QAbstractItemModel::modelReset, keep, enable);
     connect(model_, &QAbstractItemModel::rowsInserted, keep, enable);
     connect(model_, &QAbstractItemModel::rowsRemoved, keep, enable);
@@ -73,6 +82,7 @@ QWidget* ReachPane::buildList() {
     list_->setMouseTracking(true);
     list_->viewport()->installEventFilter(this);
     box->addWidget(ruler_);
+    box->addWidget(buildFilters());
     others_->setAccessibleName(QStringLiteral("Appliances that cannot hold this food"));
     others_->setFlat(true);
     others_->setCheckable(true);
@@ -89,6 +99,56 @@ QWidget* ReachPane::buildList() {
     legend->setContentsMargins(14, 4, 14, 0);
     box->addWidget(legend);
     return page;
+}
+
+/// Which rows are shown: only rated ones, only what is free today.
+QWidget* ReachPane::buildFilters() {
+    auto* line = new QWidget;
+    auto* box = new QHBoxLayout(line);
+    box->setContentsMargins(14, 0, 14, 0);
+    auto* rated = new QCheckBox(QStringLiteral("only rated"));
+    rated->setAccessibleName(QStringLiteral("Only rated appliances"));
+    auto* inUse = new QPushButton(QStringLiteral("In use today…"));
+    inUse->setAccessibleName(QStringLiteral("In use today"));
+    inUse->setToolTip(QStringLiteral("What is in use is left out until the window is closed"));
+    auto* menu = new QMenu(inUse);
+    inUse->setMenu(menu);
+    const auto apply = [this, rated, menu, inUse] {
+        RowsModel::Filter filter;
+        filter.onlyRated = rated->isChecked();
+        for (const QAction* one : menu->actions())
+            if (one->isChecked())
+                filter.inUse.insert(toStd(one->data().toString()));
+        inUse->setText(filter.inUse.empty()
+                           ? QStringLiteral("In use today…")
+                           : QStringLiteral("%1 in use today…").arg(filter.inUse.size()));
+        model_->setFilter(filter);
+        showOthers();
+    };
+    connect(rated, &QCheckBox::toggled, this, apply);
+    connect(menu, &QMenu::aboutToShow, this, [this, menu, apply] {
+        const auto chosen = model_->filter().inUse;
+        menu->clear();
+        for (const kitchen::Appliance& one : document_.kitchen().appliances) {
+            QAction* action = menu->addAction(toQt(one.name));
+            action->setCheckable(true);
+            action->setData(toQt(one.id));
+            action->setChecked(chosen.contains(one.id));
+            connect(action, &QAction::toggled, this, apply);
+        }
+    });
+    filtered_ = new QLabel;
+    filtered_->setObjectName(QStringLiteral("quiet"));
+    box->addWidget(rated);
+    box->addWidget(inUse);
+    box->addWidget(filtered_);
+    box->addStretch();
+    sheet_->setText(QStringLiteral("Sheet…"));
+    sheet_->setAccessibleName(QStringLiteral("Write all rows as a sheet"));
+    sheet_->setToolTip(QStringLiteral("One recipe on all appliances: PDF, HTML or a spreadsheet"));
+    connect(sheet_, &QPushButton::clicked, this, &ReachPane::writeFleet);
+    box->addWidget(sheet_);
+    return line;
 }
 
 QWidget* ReachPane::buildDetail() {
@@ -165,11 +225,14 @@ void ReachPane::showProgress(int done, int total) {
 void ReachPane::showProblem(const QString& words) {
     model_->clear();
     stack_->setCurrentIndex(0);
+    emit rowClosed();
     showOthers();
     progress_->setText(words);
 }
 
 void ReachPane::showOthers() {
+    const int out = model_->filteredOut();
+    filtered_->setText(out > 0 ? QStringLiteral("%1 left out").arg(out) : QString());
     const int hidden = model_->hidden();
     others_->setVisible(hidden > 0 || others_->isChecked());
     others_->setText(others_->isChecked()
@@ -208,6 +271,7 @@ void ReachPane::openRow(int at) {
 void ReachPane::closeRow() {
     stack_->setCurrentIndex(0);
     list_->setFocus();
+    emit rowClosed();
 }
 
 const translate::Row* ReachPane::openRowItem() const {
@@ -251,6 +315,7 @@ void ReachPane::refreshOpenRow() {
     curves_->setVisible(row->reached);
     cuts_->setVisible(row->reached);
     emit detailWanted(*row);
+    emit rowShown(*row);
 }
 
 void ReachPane::writeRow() {
@@ -260,16 +325,36 @@ void ReachPane::writeRow() {
     // As it is now: rows may be worked out anew while the dialog is open.
     const auto card =
         words::cardOf(*row, *model_->prepared(), detail_ ? &*detail_ : nullptr, document_.units());
-    SavePathDialog dialog(QStringLiteral("Card of the row"), QStringLiteral("File of the card"),
-                          QDir::home().filePath(QStringLiteral("card.pdf")),
-                          QStringLiteral("PDF (*.pdf)"), this);
-    if (dialog.exec() != QDialog::Accepted || dialog.path().isEmpty())
+    const auto text = words::rewrittenFor(*row, *model_->prepared());
+    const recipe::Recipe& recipe = model_->prepared()->request.recipe;
+    formats::RecipeSource source{{}, recipe.name, recipe.author, recipe.text, {}};
+    if (text)
+        source.text = text->after.text;
+    writeAsked(document_, this, QStringLiteral("Card of the row"), QStringLiteral("card.pdf"),
+               QStringLiteral("PDF (*.pdf);;The recipe's words for it (*.txt);;schema.org JSON-LD "
+                              "(*.jsonld)"),
+               [card, source](const QString& path) {
+                   const QString ending = path.section(QLatin1Char('.'), -1).toLower();
+                   if (ending == QStringLiteral("txt") ||
+                       ending.startsWith(QStringLiteral("json"))) {
+                       const auto done =
+                           formats::writeTextFile(toStd(path), ending == QStringLiteral("txt")
+                                                                   ? source.text + "\n"
+                                                                   : formats::recipeJsonLd(source));
+                       return done ? QString() : toQt(done.error().message);
+                   }
+                   return writeCard(card, path);
+               });
+}
+
+void ReachPane::writeFleet() {
+    if (!model_->prepared())
         return;
-    const QString problem = writeCard(card, dialog.path());
-    document_.say(problem.isEmpty()
-                      ? QStringLiteral("Written: %1").arg(dialog.path())
-                      : QStringLiteral("%1 could not be written (%2); nothing was changed.")
-                            .arg(dialog.path(), problem));
+    const words::Sheet sheet =
+        words::fleetSheet(*model_->prepared(), model_->rows(), document_.units());
+    writeAsked(document_, this, QStringLiteral("All rows as a sheet"), QStringLiteral("fleet.pdf"),
+               QStringLiteral("PDF (*.pdf);;Page (*.html);;Spreadsheet (*.xlsx)"),
+               [sheet](const QString& path) { return writeSheet(sheet, path); });
 }
 
 void ReachPane::showLines(const translate::Row& row, const std::vector<std::string>& more) {
@@ -277,6 +362,11 @@ void ReachPane::showLines(const translate::Row& row, const std::vector<std::stri
     const auto units = document_.units();
     for (const std::string& line : words::detailLines(row, *model_->prepared(), units))
         lines << toQt(line);
+    const auto signs = words::signLines(row, *model_->prepared(), units);
+    if (!signs.empty())
+        lines << QStringLiteral("Without a probe:");
+    for (const std::string& line : signs)
+        lines << QStringLiteral("  ") + toQt(line);
     for (const std::string& line : more)
         lines << toQt(line);
     detailLines_->setText(lines.join(QStringLiteral("\n")));

@@ -37,6 +37,9 @@ class ReachPane : public QWidget {
   signals:
     void keepWanted();
     void detailWanted(const dynamet::translate::Row& row);
+    /// A row is opened, or is worked out anew while it is; or none is any more.
+    void rowShown(const dynamet::translate::Row& row);
+    void rowClosed();
 
   protected:
     void keyPressEvent(QKeyEvent* event) override;
@@ -44,19 +47,23 @@ class ReachPane : public QWidget {
 
   private:
     QWidget* buildList();
+    QWidget* buildFilters();
     QWidget* buildDetail();
     void showOthers();
     void drawCurves(const cook::Outcome& outcome);
     void writeRow();
+    void writeFleet();
     /// The open row as far as it is worked out; nullptr for none.
     const translate::Row* openRowItem() const;
     void showLines(const translate::Row& row, const std::vector<std::string>& more);
     Document& document_;
     RowsModel* model_;
     QLabel* progress_;
+    QLabel* filtered_ = nullptr; ///< how many rows the filters leave out
     QListView* list_;
     AxisRuler* ruler_;
     QPushButton* others_; ///< what cannot hold the food, on demand
+    QPushButton* sheet_;  ///< writes all rows as one
     QStackedWidget* stack_;
     QLabel* detailTitle_;
     QLabel* detailPull_;

@@ -18,9 +18,10 @@
 namespace dynamet::app {
 
 RecipeDialog::RecipeDialog(Document& document, const recipe::Recipe& recipe, QWidget* parent)
-    : QDialog(parent), document_(document), recipe_(recipe), name_(new QLineEdit),
-      author_(new QLineEdit), rest_(new QLineEdit), text_(new QPlainTextEdit), on_(new QComboBox),
-      stages_(new QWidget), stagesBox_(new QVBoxLayout(stages_)), foot_(new DialogFoot(this)) {
+    : QDialog(parent), document_(document), recipe_(recipe), took_(new QLineEdit),
+      name_(new QLineEdit), author_(new QLineEdit), rest_(new QLineEdit), aside_(new QCheckBox),
+      text_(new QPlainTextEdit), on_(new QComboBox), stages_(new QWidget),
+      stagesBox_(new QVBoxLayout(stages_)), foot_(new DialogFoot(this)) {
     setWindowTitle(QStringLiteral("The recipe"));
     setProperty("guide", QStringLiteral("translate"));
     auto* box = new QVBoxLayout(this);
@@ -41,6 +42,7 @@ RecipeDialog::RecipeDialog(Document& document, const recipe::Recipe& recipe, QWi
     add->setAccessibleName(QStringLiteral("Add a stage before the last"));
     connect(add, &QPushButton::clicked, this, &RecipeDialog::addStage);
     box->addWidget(add, 0, Qt::AlignLeft);
+    box->addLayout(buildTook());
     box->addLayout(buildRest());
     box->addLayout(buildJudged());
     box->addWidget(foot_);
@@ -63,6 +65,43 @@ QLayout* RecipeDialog::buildHead() {
     row(QStringLiteral("By"), author_);
     row(QStringLiteral("Words"), text_);
     return form;
+}
+
+QLayout* RecipeDialog::buildTook() {
+    auto* line = new QHBoxLayout;
+    const recipe::WrittenTime& time = recipe_.time;
+    QString shown;
+    if (time.said())
+        shown = toQt(recipe::saidTime(time.lowS));
+    if (time.highS > time.lowS)
+        shown = QStringLiteral("%1 - %2").arg(time.lowS / 60).arg(time.highS / 60) +
+                QStringLiteral(" min");
+    took_->setText(shown);
+    took_->setPlaceholderText(QStringLiteral("50 min, or 45-55 min"));
+    took_->setFixedWidth(160);
+    took_->setAccessibleName(QStringLiteral("The author's time to the goal"));
+    aside_->setText(QStringLiteral("set aside"));
+    aside_->setAccessibleName(QStringLiteral("Set the author's time aside"));
+    aside_->setChecked(time.setAside);
+    aside_->setToolTip(QStringLiteral("It stays in the book and counts for nothing"));
+    line->addWidget(new QLabel(QStringLiteral("To its goal it took there, says its author")));
+    line->addWidget(took_);
+    line->addWidget(aside_);
+    auto* why =
+        new QLabel(QStringLiteral("narrows every window; leave it open where none is given"));
+    why->setObjectName(QStringLiteral("quiet"));
+    line->addWidget(why);
+    line->addStretch();
+    return line;
+}
+
+Result<recipe::WrittenTime> RecipeDialog::took() const {
+    if (took_->text().trimmed().isEmpty())
+        return recipe::WrittenTime{};
+    const auto read = parseDuration(toStd(took_->text().trimmed()));
+    if (!read)
+        return tl::unexpected(read.error().in(toStd(took_->accessibleName())));
+    return recipe::WrittenTime{read->lowS, read->highS, aside_->isChecked()};
 }
 
 QLayout* RecipeDialog::buildRest() {
@@ -188,7 +227,11 @@ void RecipeDialog::take() {
     if (!rest)
         return foot_->showProblem(rest.error().in(toStd(rest_->accessibleName())),
                                   document_.units());
+    const auto time = took();
+    if (!time)
+        return foot_->showProblem(time.error(), document_.units());
     recipe::Recipe changed = recipe_;
+    changed.time = *time;
     changed.name = toStd(name_->text().trimmed());
     changed.author = toStd(author_->text().trimmed());
     changed.text = toStd(text_->toPlainText());

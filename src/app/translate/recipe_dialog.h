@@ -37,7 +37,11 @@ class RecipeDialog : public QDialog {
     void take();
     Document& document_;
     recipe::Recipe recipe_;
-    QLineEdit *name_, *author_, *rest_;
+    /// How long its author says it took to the goal, where one ends it.
+    QLayout* buildTook();
+    Result<recipe::WrittenTime> took() const;
+    QLineEdit *took_, *name_, *author_, *rest_;
+    QCheckBox* aside_;
     QPlainTextEdit* text_;
     QComboBox* on_;
     std::map<food::Quality, QCheckBox*> judged_;

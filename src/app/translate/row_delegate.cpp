@@ -12,7 +12,7 @@
 namespace dynamet::app {
 namespace {
 
-constexpr int kHeight = 66, kEdge = 12, kBarTop = 46, kBarHeight = 12;
+constexpr int kHeading = 24, kHeight = 66, kEdge = 12, kBarTop = 46, kBarHeight = 12;
 
 struct Axis {
     int left, width;
@@ -42,6 +42,18 @@ void paintBar(QPainter& p, const Axis& axis, int top, const translate::Row& row)
     p.fillRect(QRect(axis.at(w.expectS) - 1, top - 3, 3, kBarHeight + 6), look::kInk);
 }
 
+QString headingOf(RowsModel::Group group) {
+    switch (group) {
+    case RowsModel::Group::best:
+        return QStringLiteral("LIKE THE RECIPE");
+    case RowsModel::Group::possible:
+        return QStringLiteral("POSSIBLE, WITH DIFFERENCES");
+    case RowsModel::Group::cannot:
+        break;
+    }
+    return QStringLiteral("CANNOT, AND WHY");
+}
+
 /// The one word of caution that a row has room for; the gravest.
 QString cautionWord(const translate::Row& row) {
     QString caution;
@@ -59,8 +71,9 @@ QString cautionWord(const translate::Row& row) {
 
 } // namespace
 
-QSize RowDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const {
-    return {200, kHeight};
+QSize RowDelegate::sizeHint(const QStyleOptionViewItem&, const QModelIndex& index) const {
+    const auto* model = qobject_cast<const RowsModel*>(index.model());
+    return {200, kHeight + (model && model->leadsGroup(index.row()) ? kHeading : 0)};
 }
 
 void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
@@ -72,7 +85,14 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     QPainter& p = *painter;
     p.save();
     p.setRenderHint(QPainter::Antialiasing);
-    const QRect area = option.rect;
+    QRect area = option.rect;
+    if (area.height() > kHeight) {
+        p.setFont(look::textFont(12, true));
+        p.setPen(look::kQuietInk);
+        p.drawText(QRect(area.left() + kEdge, area.top(), area.width() - 2 * kEdge, kHeading),
+                   Qt::AlignBottom | Qt::AlignLeft, headingOf(model->group(index.row())));
+        area.setTop(area.bottom() + 1 - kHeight);
+    }
     if (option.state & QStyle::State_Selected) {
         p.fillRect(area, look::kSelected);
         p.fillRect(QRect(area.left(), area.top(), 4, area.height()), look::kAccent);

@@ -111,9 +111,9 @@ void RowsModel::showAll(bool all) {
 
 /// What cannot hold the food leaves the list; `showAll` brings it back with its reasons.
 void RowsModel::hideUnheld() {
-    if (all_)
-        return;
-    const auto cannot = [](const Item& it) { return !it.pending && !it.row.held; };
+    const auto cannot = [this](const Item& it) {
+        return (!all_ && !it.pending && !it.row.held) || isFilteredOut(it);
+    };
     for (std::size_t i = items_.size(); i-- > 0;) {
         if (!cannot(items_[i]))
             continue;
@@ -122,6 +122,55 @@ void RowsModel::hideUnheld() {
         items_.erase(items_.begin() + static_cast<std::ptrdiff_t>(i));
         endRemoveRows();
     }
+}
+
+bool RowsModel::isFilteredOut(const Item& item) const {
+    const std::string& id = item.row.target.applianceId;
+    if (filter_.inUse.contains(id))
+        return true;
+    const auto& rated = document_.kitchen().rated;
+    const auto numbers = rated.find(id);
+    return filter_.onlyRated && (numbers == rated.end() || numbers->second.empty());
+}
+
+int RowsModel::hidden() const {
+    return static_cast<int>(std::count_if(hidden_.begin(), hidden_.end(),
+                                          [this](const Item& it) { return !isFilteredOut(it); }));
+}
+
+int RowsModel::filteredOut() const {
+    return static_cast<int>(hidden_.size()) - hidden();
+}
+
+void RowsModel::setFilter(const Filter& filter) {
+    if (filter == filter_)
+        return;
+    filter_ = filter;
+    showAll(all_);
+}
+
+RowsModel::Group RowsModel::group(int at) const {
+    return groupOf(item(at));
+}
+
+RowsModel::Group RowsModel::groupOf(const Item& it) {
+    if (!it.row.reached && !it.pending)
+        return Group::cannot;
+    const bool grave =
+        std::any_of(it.row.warnings.begin(), it.row.warnings.end(), [](const auto& w) {
+            return w.code == "below_minimum" || w.code == "scorched" || w.code == "danger_zone";
+        });
+    const bool like = it.row.likeness ? it.row.likeness->distance < translate::kNearEnoughNoticed
+                                      : it.row.crustDistance < translate::kSameCrust;
+    return !it.pending && like && !grave ? Group::best : Group::possible;
+}
+
+bool RowsModel::leadsGroup(int at) const {
+    // Before the rows are ranked (or while they keep still) a heading would come again and again.
+    const bool inOrder =
+        std::is_sorted(items_.begin(), items_.end(),
+                       [](const Item& a, const Item& b) { return groupOf(a) < groupOf(b); });
+    return inOrder && (at == 0 || group(at) != group(at - 1));
 }
 
 void RowsModel::setHeld(bool held) {
@@ -143,6 +192,9 @@ void RowsModel::rank() {
     std::stable_sort(items_.begin(), items_.end(), [this](const Item& a, const Item& b) {
         if (a.pending != b.pending)
             return !a.pending;
+        const Group first = groupOf(a), second = groupOf(b);
+        if (first != second)
+            return first < second;
         return ranksBefore(a.row, b.row, prepared_->outcome);
     });
     for (const QModelIndex& old : before)

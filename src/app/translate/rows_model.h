@@ -6,6 +6,8 @@
 #include "app/document/document.h"
 #include "app/translate/translation_worker.h"
 
+#include <set>
+
 #include <QAbstractListModel>
 
 namespace dynamet::app {
@@ -36,7 +38,21 @@ class RowsModel : public QAbstractListModel {
     void clear();
     /// With or without what cannot hold the food at all.
     void showAll(bool all);
-    int hidden() const { return static_cast<int>(hidden_.size()); }
+    int hidden() const;
+    /// What stands in the list: only what was rated, and nothing of what is in use today.
+    struct Filter {
+        bool onlyRated = false;
+        std::set<std::string> inUse; ///< ids of appliances
+        bool operator==(const Filter&) const = default;
+    };
+    void setFilter(const Filter& filter);
+    const Filter& filter() const { return filter_; }
+    int filteredOut() const;
+    /// Best for this food, possible with differences, cannot; a group's first row has a heading.
+    enum class Group { best, possible, cannot };
+    Group group(int at) const;
+    static Group groupOf(const Item& item);
+    bool leadsGroup(int at) const;
     double axisEndS() const;
     std::vector<translate::Row> rows() const;
     const translate::Prepared* prepared() const { return prepared_.get(); }
@@ -47,7 +63,9 @@ class RowsModel : public QAbstractListModel {
     TranslationWorker::PreparedPointer prepared_;
     std::vector<Item> items_;
     void hideUnheld();
-    std::vector<Item> hidden_; ///< what cannot hold the food
+    bool isFilteredOut(const Item& item) const;
+    std::vector<Item> hidden_; ///< what cannot hold the food, and what is filtered out
+    Filter filter_;
     bool held_ = false, watched_ = false, due_ = false, all_ = false;
 };
 

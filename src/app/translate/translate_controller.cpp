@@ -20,10 +20,15 @@ TranslateController::TranslateController(Document& document, RowsModel& rows, Re
     asked_.setInterval(kCoalesceMs);
     connect(&asked_, &QTimer::timeout, this, &TranslateController::ask);
     connect(&worker_, &TranslationWorker::preparedReady, this, [this] {
+        const auto& made = *worker_.prepared();
+        if (!made.request.writtenPiece)
+            believed_ = std::make_shared<const translate::Believed>(translate::Believed{
+                made.request.recipe.id, made.ofOthers, made.belief, made.ownTime});
         rows_.begin(worker_.prepared());
         emit prepared(*worker_.prepared());
         emit progressed(0, worker_.total());
     });
+    connect(&document_, &Document::changed, this, [this] { believed_.reset(); });
     connect(&worker_, &TranslationWorker::failed, this, &TranslateController::failed);
     connect(&worker_, &TranslationWorker::rowReady, this,
             [this](const translate::Row& row, bool complete) {
@@ -53,18 +58,21 @@ void TranslateController::askDetail(const translate::Row& row) {
 }
 
 void TranslateController::ask() {
-    const auto request = request_();
+    auto request = request_();
     if (!request) {
         worker_.cancel();
         emit nothingWritten();
         return;
     }
+    if (request->writtenPiece)
+        request->believed = believed_;
     std::vector<HeldRow> first;
     if (const auto open = open_()) {
         first.push_back({*open});
         for (const translate::Row& row : rows_.rows())
             if (row.target == *open && row.reached)
-                first.back() = {*open, row.instruction.setting, row.instruction.stageS};
+                first.back() = {*open, row.instruction.setting, row.instruction.stageS,
+                                row.outcome.pullS - row.outcome.lastStartS};
     }
     worker_.start(*request, first);
 }

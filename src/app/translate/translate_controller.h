@@ -45,6 +45,8 @@ class TranslateController : public QObject {
     RequestOf request_;
     OpenTarget open_;
     TranslationWorker worker_;
+    /// What the recipe's own time told, for what-ifs of the piece.
+    std::shared_ptr<const translate::Believed> believed_;
     QTimer asked_;
     bool active_ = false;
 };

@@ -56,6 +56,11 @@ TranslatePage::TranslatePage(Document& document, QWidget* parent)
                    const std::shared_ptr<const translate::RowDetail>& detail) {
                 reach_->showDetail(row, *detail);
             });
+    connect(reach_, &ReachPane::rowShown, this, [this](const translate::Row& row) {
+        if (reach_->rows().prepared())
+            written_->text().showRow(row, *reach_->rows().prepared());
+    });
+    connect(reach_, &ReachPane::rowClosed, &written_->text(), &RecipeTextView::hideRow);
     connect(reach_, &ReachPane::keepWanted, this, [this] { controller_.keep(written_->recipe()); });
 }
 

@@ -100,7 +100,7 @@ void TranslationWorker::takePrepared(quint64 id, PreparedPointer prepared,
         if (!row.setting.values.empty())
             pool_.start([this, id, prepared, row, stop = stop_.get_token()] {
                 const translate::Row quick =
-                    solveRowAt(*prepared, row.target, row.setting, row.stageS, stop);
+                    solveRowAt(*prepared, row.target, row.setting, row.stageS, stop, row.guessS);
                 if (!stop.stop_requested())
                     QMetaObject::invokeMethod(this,
                                               [this, id, quick] { takeRow(id, quick, false); });

@@ -17,6 +17,7 @@ struct HeldRow {
     translate::Target target;
     kitchen::Setting setting = {};
     double stageS = 0; ///< as of `Instruction`
+    double guessS = 0; ///< how long its last stage took before
 };
 
 /// Runs translations off the interface's thread: one request at a time, the newest wins. A request

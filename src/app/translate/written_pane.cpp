@@ -4,14 +4,16 @@
 #include "app/translate/written_pane.h"
 
 #include "app/look/palette.h"
+#include "app/translate/binding_dialog.h"
 #include "app/translate/choices_dialog.h"
 #include "app/translate/piece_dialog.h"
 #include "app/translate/recipe_dialog.h"
 #include "app/translate/weather_dialog.h"
+#include "app/translate/words_dialog.h"
 #include "book/recipe_request.h"
 #include "quantity/parse_measures.h"
-#include "recipe/heat_words.h"
 #include "recipe/quick_line.h"
+#include "recipe_text/binding.h"
 #include "words/stage_words.h"
 
 #include <QPushButton>
@@ -22,31 +24,13 @@ namespace {
 
 constexpr double kThicknessStepM = 0.001;
 
-/// The recipe with its heat words marked; offsets are bytes of UTF-8.
-QString marked(const std::string& recipe) {
-    QString out;
-    std::size_t at = 0;
-    const auto plainPart = [&](std::size_t from, std::size_t to) {
-        return toQt(recipe.substr(from, to - from)).toHtmlEscaped();
-    };
-    for (const recipe::HeatWord& word : recipe::findHeatWords(recipe)) {
-        out += plainPart(at, word.begin);
-        const bool heat =
-            word.kind != recipe::HeatWordKind::length && word.kind != recipe::HeatWordKind::time;
-        out += QStringLiteral("<span style='background:%1'>%2</span>")
-                   .arg(heat ? QStringLiteral("#f3dcc9") : QStringLiteral("#dfe6e6"),
-                        plainPart(word.begin, word.end));
-        at = word.end;
-    }
-    return out + plainPart(at, recipe.size());
-}
-
 } // namespace
 
 WrittenPane::WrittenPane(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), chooser_(new QComboBox), text_(new QLabel),
-      facts_(new QLabel), movesWords_(new QLabel(QStringLiteral("Move to another appliance"))),
-      moves_(new QComboBox), piece_(new QLabel) {
+    : QWidget(parent), document_(document), chooser_(new QComboBox),
+      text_(new RecipeTextView(document)), facts_(new QLabel),
+      movesWords_(new QLabel(QStringLiteral("Move to another appliance"))), moves_(new QComboBox),
+      piece_(new QLabel) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     thickness_ = new StepperSlider(
@@ -98,13 +82,12 @@ void WrittenPane::build() {
     box->setSpacing(10);
     auto* overline = new QLabel(QStringLiteral("WRITTEN FOR"));
     chooser_->setAccessibleName(QStringLiteral("Recipe"));
-    text_->setAccessibleName(QStringLiteral("Text of the recipe"));
     facts_->setAccessibleName(QStringLiteral("Where it was written"));
-    for (QLabel* label : {text_, facts_, piece_})
+    for (QLabel* label : {facts_, piece_})
         label->setWordWrap(true);
+    connect(text_, &RecipeTextView::bindingClicked, this, &WrittenPane::editBinding);
     facts_->setTextFormat(Qt::PlainText);
     piece_->setTextFormat(Qt::PlainText);
-    text_->setTextFormat(Qt::RichText);
     facts_->setStyleSheet(QStringLiteral("font-weight: bold"));
     piece_->setObjectName(QStringLiteral("quiet"));
     moves_->setAccessibleName(movesWords_->text());
@@ -216,7 +199,7 @@ void WrittenPane::showRecipe() {
     for (QWidget* only : whenWritten_)
         only->setVisible(r);
     if (!r) {
-        text_->setText(QStringLiteral("No recipe in this book yet: begin with New."));
+        text_->showWords(QStringLiteral("No recipe in this book yet: press New and paste one."));
         facts_->clear();
         piece_->clear();
         shown_ = {};
@@ -224,7 +207,7 @@ void WrittenPane::showRecipe() {
         return;
     }
     const recipe::Recipe before = std::exchange(shown_, *r);
-    text_->setText(marked(r->text));
+    text_->showRecipe(*r);
     if (before.id != r->id || !(before.piece == r->piece)) {
         beginWhatIf(r->piece);
     }
@@ -250,12 +233,17 @@ std::optional<translate::Request> WrittenPane::request() const {
     auto out =
         requestOf(*r, day_ ? kitchen::onDay(document_.kitchen(), *day_) : document_.kitchen(),
                   document_.choices());
+    if (thickness_->moved() || start_->moved())
+        out.writtenPiece = r->piece;
     if (thickness_->moved())
         out.recipe.piece.thicknessM = thickness_->value();
     if (start_->moved())
         out.recipe.piece.startK = start_->value();
     if (moves_->currentIndex() > 0)
         out.moved = static_cast<std::size_t>(moves_->currentIndex() - 1);
+    for (const recipe::Recipe& other : document_.recipes())
+        if (translate::bearsOn(other, *r))
+            out.others.push_back(other);
     out.units = document_.units();
     return out;
 }
@@ -350,17 +338,66 @@ void WrittenPane::editRecipe() {
 void WrittenPane::newRecipe() {
     if (!document_.isOpen())
         return;
-    RecipeDialog dialog(document_, beginRecipe(document_.kitchen(), document_.choices()), this);
-    if (dialog.exec() != QDialog::Accepted)
+    WordsDialog words(document_, this);
+    if (words.exec() != QDialog::Accepted)
         return;
-    const std::string id = dialog.recipe().id;
-    if (const auto done = document_.addRecipe(dialog.recipe()); !done) {
+    recipe::Recipe begun = beginRecipe(document_.kitchen(), document_.choices());
+    if (!words.isEmpty()) {
+        const std::string id = begun.id;
+        begun = words.recipe();
+        begun.id = id;
+    } else {
+        RecipeDialog dialog(document_, begun, this);
+        if (dialog.exec() != QDialog::Accepted)
+            return;
+        begun = dialog.recipe();
+    }
+    if (const auto done = document_.addRecipe(begun); !done) {
         document_.say(
             QStringLiteral("%1; nothing was added.").arg(toQt(done.error(), document_.units())));
         return;
     }
-    chooseRecipe(id);
-    editPiece();
+    chooseRecipe(begun.id);
+    if (words.isEmpty())
+        editPiece();
+}
+
+std::optional<recipe::Recipe> WrittenPane::fromWords(const recipe::Recipe& recipe) const {
+    recipe_text::ReadWith with;
+    with.kitchen = &document_.kitchen();
+    with.scales = food::scalesWith(document_.choices().scales);
+    with.applianceId = recipe.stages.front().place.applianceId;
+    with.corrections = recipe.corrections;
+    auto read = recipe_text::recipeFrom(recipe.name, recipe.text, with);
+    return read ? std::optional(std::move(read->recipe)) : std::nullopt;
+}
+
+void WrittenPane::editBinding(int link) {
+    const recipe::Recipe* r = recipe();
+    if (!r)
+        return;
+    const auto all = RecipeTextView::bindingsOf(*r);
+    const auto at = static_cast<std::size_t>(link);
+    if (at >= all.size())
+        return;
+    BindingDialog dialog(document_, all[at], this);
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    recipe::Recipe changedRecipe = *r;
+    const recipe::Correction& made = dialog.correction();
+    std::erase_if(changedRecipe.corrections, [&](const recipe::Correction& one) {
+        return one.begin == made.begin && one.text == made.text;
+    });
+    const auto before = fromWords(*r);
+    changedRecipe.corrections.push_back(made);
+    // Stages that nobody changed since they came from the words follow them.
+    if (before && before->stages == r->stages)
+        if (const auto after = fromWords(changedRecipe)) {
+            changedRecipe.stages = after->stages;
+            changedRecipe.goal = after->goal;
+            changedRecipe.time = after->time;
+        }
+    keepChange(changedRecipe);
 }
 
 void WrittenPane::editPiece() {

@@ -4,8 +4,10 @@
 #pragma once
 
 #include "app/document/document.h"
+#include "app/translate/recipe_text_view.h"
 #include "app/widgets/stepper_slider.h"
 #include "kitchen/cook_day.h"
+#include "recipe_text/filled.h"
 #include "words/translation_words.h"
 
 #include <optional>
@@ -28,6 +30,7 @@ class WrittenPane : public QWidget {
     void chooseRecipe(const std::string& id);
     /// What goes to other appliances: 0 the whole cook, else a stage counted from 1.
     void move(int what) { moves_->setCurrentIndex(what); }
+    RecipeTextView& text() { return *text_; }
     /// The request with what the sliders say.
     std::optional<translate::Request> request() const;
 
@@ -46,6 +49,9 @@ class WrittenPane : public QWidget {
     /// Says why a change was not kept.
     void keep(const Result<void>& done);
     void editRecipe();
+    std::optional<recipe::Recipe> fromWords(const recipe::Recipe& recipe) const;
+    /// A mark was clicked: what it means can be corrected.
+    void editBinding(int link);
     void newRecipe();
     void editPiece();
     void editChoices();
@@ -65,7 +71,7 @@ class WrittenPane : public QWidget {
     recipe::Recipe shown_; ///< as the book has it; the sliders may say otherwise
     Document& document_;
     QComboBox* chooser_;
-    QLabel* text_;
+    RecipeTextView* text_;
     QLabel* facts_;
     QLabel* movesWords_;
     QComboBox* moves_; ///< what goes to other appliances: the whole cook or one stage

@@ -124,7 +124,9 @@ void CutView::paintCut(QPainter& p, const CutShown& cut, const QRectF& area,
     p.setPen(look::kQuietInk);
     qreal line = area.bottom() - kWordRows * kTextRow;
     for (const QString& words : {cut.core, cut.crust, cut.rim}) {
-        p.drawText(QRectF(area.left(), line, area.width(), kTextRow), Qt::AlignCenter, words);
+        p.drawText(
+            QRectF(area.left(), line, area.width(), kTextRow), Qt::AlignCenter,
+            p.fontMetrics().elidedText(words, Qt::ElideRight, static_cast<int>(area.width())));
         line += kTextRow;
     }
     const QPainterPath outline = outlineOf(extent, box);

@@ -4,6 +4,7 @@
 #include "app/widgets/save_path_dialog.h"
 
 #include <QDialogButtonBox>
+#include <QDir>
 #include <QFileDialog>
 #include <QHBoxLayout>
 #include <QPushButton>
@@ -38,6 +39,19 @@ SavePathDialog::SavePathDialog(const QString& title, const QString& fieldName, c
         if (!chosen.isEmpty())
             path_->setText(chosen);
     });
+}
+
+void writeAsked(Document& document, QWidget* parent, const QString& title, const QString& name,
+                const QString& filter, const std::function<QString(const QString&)>& writes) {
+    SavePathDialog dialog(title, QStringLiteral("File to write"), QDir::home().filePath(name),
+                          filter, parent);
+    if (dialog.exec() != QDialog::Accepted || dialog.path().isEmpty())
+        return;
+    const QString problem = writes(dialog.path());
+    document.say(problem.isEmpty()
+                     ? QStringLiteral("Written: %1").arg(dialog.path())
+                     : QStringLiteral("%1 could not be written (%2); nothing was changed.")
+                           .arg(dialog.path(), problem));
 }
 
 } // namespace dynamet::app

@@ -3,6 +3,10 @@
 
 #pragma once
 
+#include "app/document/document.h"
+
+#include <functional>
+
 #include <QDialog>
 #include <QLineEdit>
 
@@ -19,5 +23,9 @@ class SavePathDialog : public QDialog {
   private:
     QLineEdit* path_;
 };
+
+/// Asks for a path, writes (`writes` says empty, or why not) and tells what became of it.
+void writeAsked(Document& document, QWidget* parent, const QString& title, const QString& name,
+                const QString& filter, const std::function<QString(const QString&)>& writes);
 
 } // namespace dynamet::app
