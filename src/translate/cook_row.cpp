@@ -18,15 +18,16 @@ cook::Tables tablesAt(const Prepared& prepared, const cook::Programme& programme
 Result<RowCook> cookRow(const Prepared& prepared, const recipe::FoodPiece& piece,
                         const cook::Programme& programme, const CookIdea& idea,
                         const cook::Tables& tables, const cook::Effort& effort) {
-    if (!prepared.byLikeness()) {
+    if (!prepared.byLikeness() || programme.endsByClock()) { // a time that is tried stands
         auto outcome =
             cook::cookProgramme(piece, programme, targetOf(prepared.request), effort, tables);
         if (!outcome)
             return tl::unexpected(outcome.error());
         return RowCook{std::move(*outcome), std::nullopt, 1};
     }
-    const cook::Outcome& wanted =
-        effort.cells <= cook::kQuick.cells ? prepared.quick : prepared.outcome;
+    const cook::Outcome& wanted = effort.cells <= kSketch.cells        ? prepared.sketch
+                                  : effort.cells <= cook::kQuick.cells ? prepared.quick
+                                                                       : prepared.outcome;
     auto like =
         cook::cookLike(piece, programme, {&wanted, prepared.judged, idea.enough, idea.slopes},
                        idea.guessS, effort, tables);

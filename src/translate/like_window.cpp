@@ -58,22 +58,29 @@ Result<Window> likeWindow(const Timer& timer, std::stop_token stop) {
             out += slopes[k] * off[k].noticed;
         return out;
     };
+    const double atRest = along(nominal->likeness.differences);
     std::vector<Input> inputs = timer.inputs;
     std::vector<double> g, z(timer.inputs.size(), 0.0);
     for (std::size_t i = 0; i < z.size() && !stop.stop_requested(); ++i) {
         const auto there = std::find_if(shifted.begin(), shifted.end(), [&](const auto& s) {
             return sameUnknown(s.input, timer.inputs[i]);
         });
-        double moved = 0;
-        for (const double side : {1.0, -1.0}) {
+        const auto movedBy = [&](double side) -> Result<double> {
             z[i] = side;
             const cook::Outcome* wanted = there == shifted.end() ? input.like->wanted
                                           : side > 0             ? &there->up
                                                                  : &there->down;
-            const auto off = timer.differencesAt(z, lastS, *wanted);
-            if (!off)
-                return tl::unexpected(off.error());
-            moved += side / 2 * along(*off);
+            return timer.differencesAt(z, lastS, *wanted).map(along);
+        };
+        const auto up = movedBy(1);
+        if (!up)
+            return tl::unexpected(up.error());
+        double moved = *up - atRest;
+        if (std::abs(moved / steep) >= kStraight) {
+            const auto down = movedBy(-1);
+            if (!down)
+                return tl::unexpected(down.error());
+            moved = (*up - *down) / 2;
         }
         z[i] = 0;
         g.push_back(-moved / steep);

@@ -89,26 +89,38 @@ Result<cook::Programme> writtenProgramme(const Request& request) {
     return programmeOf(request, request.recipe.stages);
 }
 
-Result<cook::Programme> programmeFor(const Request& request, const Target& target,
-                                     const kitchen::Setting& setting, double stageS) {
+std::vector<recipe::Stage> stagesFor(const Request& request, const Target& target,
+                                     const kitchen::Setting& setting, double stageS,
+                                     const Tried& tried) {
     const recipe::Place at = placeOn(request, target, setting);
     const auto* from = findAppliance(request.kitchen, movedFrom(request).applianceId);
     const auto* to = findAppliance(request.kitchen, target.applianceId);
     const bool known = from && to;
-    if (!request.moved) { // of several stages nothing but the goal is left
-        recipe::Stage straight{at, {}, false, 0, false, {}};
-        if (known && request.recipe.stages.size() == 1)
-            straight.handling = carriedOver(request.recipe.last().handling, *from, *to);
-        return programmeOf(request, {straight});
+    std::vector<recipe::Stage> stages;
+    if (request.moved) {
+        stages = request.recipe.stages;
+        if (stageS > 0)
+            stages[*request.moved].end.afterS = stageS;
+    } else { // of several stages nothing but the goal is left
+        stages.resize(1);
+        if (request.recipe.stages.size() == 1)
+            stages.front().handling = request.recipe.last().handling;
     }
-    auto stages = request.recipe.stages;
-    recipe::Stage& moved = stages[*request.moved];
+    recipe::Stage& moved = stages[request.moved.value_or(0)];
     moved.place = at;
     if (known)
         moved.handling = carriedOver(moved.handling, *from, *to);
-    if (stageS > 0)
-        moved.end.afterS = stageS;
-    return programmeOf(request, stages);
+    if (to)
+        moved = withTried(std::move(moved), tried, to->kind);
+    if (tried.lastS)
+        stages.back().end = {*tried.lastS, std::nullopt};
+    return stages;
+}
+
+Result<cook::Programme> programmeFor(const Request& request, const Target& target,
+                                     const kitchen::Setting& setting, double stageS,
+                                     const Tried& tried) {
+    return programmeOf(request, stagesFor(request, target, setting, stageS, tried));
 }
 
 recipe::Place placeOn(const Request& request, const Target& target,

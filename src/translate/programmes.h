@@ -4,6 +4,7 @@
 #pragma once
 
 #include "translate/request.h"
+#include "translate/tried.h"
 
 namespace dynamet::translate {
 
@@ -13,9 +14,15 @@ Result<cook::Programme> writtenProgramme(const Request& request);
 
 /// The programme of a target at a setting, as it is simulated: the whole cook there, or only the
 /// moved stage with the others as written. `stageS` is how long the moved stage takes where a time
-/// ends it (0 = as written). Food is turned where its faces differ.
+/// ends it (0 = as written). Food is turned where its faces differ, or as it is tried.
 Result<cook::Programme> programmeFor(const Request& request, const Target& target,
-                                     const kitchen::Setting& setting, double stageS = 0);
+                                     const kitchen::Setting& setting, double stageS = 0,
+                                     const Tried& tried = {});
+
+/// The stages of such a programme: those of the recipe, the moved one at the target.
+std::vector<recipe::Stage> stagesFor(const Request& request, const Target& target,
+                                     const kitchen::Setting& setting, double stageS = 0,
+                                     const Tried& tried = {});
 
 /// Where the moved stage goes: the target at a setting, its lid as it was written.
 recipe::Place placeOn(const Request& request, const Target& target,

@@ -5,6 +5,7 @@
 
 #include "cook/likeness.h"
 #include "translate/request.h"
+#include "translate/tried.h"
 
 #include <optional>
 
@@ -64,6 +65,7 @@ struct Row {
     bool known = true; ///< false: nothing tells yet whether it could be reached
     Error reason = {}; ///< why it is not reached
     Instruction instruction;
+    Tried tried; ///< by hand; the setting is in the instruction too
     cook::Outcome outcome;
     /// The last stage that is left by a core: the window is its own. None: all goes by the clock.
     std::optional<std::size_t> watched;

@@ -17,7 +17,7 @@ Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row, std:
         return tl::unexpected(programme.error());
     return cook::cookFor(prepared.request.recipe.piece,
                          cook::withFixedTurn(*programme, row.outcome), row.outcome.pullS,
-                         prepared.effort, tablesAt(prepared, *programme, stop), true);
+                         effortOf(prepared, row), tablesAt(prepared, *programme, stop), true);
 }
 
 namespace {

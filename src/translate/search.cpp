@@ -22,6 +22,9 @@ constexpr std::size_t kMostCoarse = 90;
 /// Of a likeness further off [noticed differences] the time says nothing about the next setting's.
 constexpr double kAlike = 4;
 
+/// So many of the first round's best are cooked again.
+constexpr std::size_t kLookedAtAgain = 2;
+
 /// Of crusts alike, the time nearest to the recipe's; of a factor e.
 constexpr double kTimeWeight = 0.1;
 
@@ -43,7 +46,14 @@ struct Search {
     std::stop_token stop;
     std::set<std::string> tried;
     Row best;
-    double lastTookS = 0; // of the last stage
+    cook::Effort effort = kSketch;
+    struct Rough {
+        double cost = 0;
+        Setting setting;
+        double stageS = 0;
+    };
+    std::vector<Rough> rough; ///< what the first round found
+    double lastTookS = 0;     // of the last stage
     bool byClock = false;
     Error closest{Errc::notConverged, "stopped"}; // why the last unreachable setting failed
 
@@ -61,7 +71,7 @@ struct Search {
         programme->longestS =
             std::max(7200.0, (prepared->byLikeness() ? 4 : 5) * prepared->outcome.pullS);
         auto cook = cookRow(*prepared, prepared->request.recipe.piece, *programme,
-                            {lastTookS, {}, worthMore()}, prepared->tables, cook::kQuick);
+                            {lastTookS, {}, worthMore()}, prepared->tables, effort);
         best.solves += cook ? cook->solves : 1;
         if (!cook) {
             closest = cook.error();
@@ -77,14 +87,35 @@ struct Search {
         row.watched = watchedStage(*programme);
         row.outcome = std::move(cook->outcome);
         row.likeness = std::move(cook->likeness);
-        row.crustDistance = crustDistance(row.outcome, prepared->quick);
+        row.crustDistance = crustDistance(row.outcome, reference());
         row.solves = best.solves;
+        if (effort.cells <= kSketch.cells)
+            rough.push_back({cost(row), setting, stageS});
         const bool better = !best.reached || finer(row, best);
         if (!row.likeness || (better && row.likeness->distance < kAlike))
             lastTookS = tookS;
         if (better)
             best = row;
         best.solves = row.solves;
+    }
+
+    /// The recipe on the grid of the search.
+    const cook::Outcome& reference() const {
+        return effort.cells <= kSketch.cells ? prepared->sketch : prepared->quick;
+    }
+
+    /// Goes on more exactly from the best of the first round; from the next ones where that is not
+    /// reached after all.
+    void closely() {
+        effort = cook::kQuick;
+        tried.clear();
+        const long solves = std::exchange(best, Row{}).solves;
+        best.target = *target;
+        best.solves = solves;
+        std::stable_sort(rough.begin(), rough.end(),
+                         [](const Rough& a, const Rough& b) { return a.cost < b.cost; });
+        for (std::size_t i = 0; i < rough.size() && (i < kLookedAtAgain || !best.reached); ++i)
+            consider(rough[i].setting, rough[i].stageS);
     }
 
     /// What a further setting must come within, to be worth its time.
@@ -97,15 +128,13 @@ struct Search {
     /// Likeness of crust first, exactly and not in steps, with the rim to break near ties: the
     /// steps are for ranking appliances, not for choosing a setting of one. By the clock the core
     /// counts too.
-    bool finer(const Row& a, const Row& b) const {
-        const auto cost = [this](const Row& r) {
-            if (r.likeness)
-                return r.likeness->distance;
-            return r.crustDistance + 0.1 * std::abs(r.outcome.rimM - prepared->quick.rimM) / 1e-3 +
-                   kTimeWeight * std::abs(std::log(r.outcome.pullS / prepared->quick.pullS)) +
-                   (byClock ? 0.2 * std::abs(r.outcome.peakK - prepared->quick.peakK) : 0);
-        };
-        return cost(a) < cost(b);
+    bool finer(const Row& a, const Row& b) const { return cost(a) < cost(b); }
+    double cost(const Row& r) const {
+        if (r.likeness)
+            return r.likeness->distance;
+        return r.crustDistance + 0.1 * std::abs(r.outcome.rimM - reference().rimM) / 1e-3 +
+               kTimeWeight * std::abs(std::log(r.outcome.pullS / reference().pullS)) +
+               (byClock ? 0.2 * std::abs(r.outcome.peakK - reference().peakK) : 0);
     }
 
     void refine() {
@@ -160,14 +189,19 @@ Row findBestSetting(const Prepared& prepared, const Target& target, std::stop_to
     const double written = writtenStageS(request);
     search.byClock = request.moved && request.recipe.endsByClock();
     const recipe::Place& from = movedFrom(request);
+    if (target == Target{from.applianceId, from.zone, from.vesselId}) { // it stands as written
+        search.effort = cook::kQuick;
+        search.consider(from.setting, written);
+        if (search.best.reached)
+            return search.best;
+        search.effort = kSketch;
+    }
     if (target.applianceId == from.applianceId)
         search.consider(from.setting, written);
-    // In its own place the recipe stands as it was written.
-    if (target == Target{from.applianceId, from.zone, from.vesselId} && search.best.reached)
-        return search.best;
     for (const Setting& setting : possibleSettings(search.controls, kCoarsePlaces, kMostCoarse))
         for (double factor : timeFactors(written))
             search.consider(setting, cookTime(factor * written));
+    search.closely();
     search.refineTime();
     search.refine();
     search.refineTime();

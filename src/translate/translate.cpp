@@ -92,6 +92,9 @@ Result<Prepared> prepare(const Request& asked, std::stop_token stop) {
         return tl::unexpected(outcome.error().in("the recipe where it was written"));
     out.outcome = std::move(*outcome);
     out.quick = quick.value_or(out.outcome);
+    out.sketch = cook::cookProgramme(request.recipe.piece, *programme, targetOf(request), kSketch,
+                                     out.tables)
+                     .value_or(out.quick);
     if (stop.stop_requested())
         return fail(Errc::refused, Finding{"stopped"});
     out.tables.stop = {};
@@ -136,8 +139,8 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row, double gues
     CookIdea idea{like.pullS - like.lastStartS};
     if (row.likeness)
         idea.slopes = row.likeness->slopes;
-    auto cook =
-        cookRow(local, local.request.recipe.piece, *programme, idea, local.tables, prepared.effort);
+    auto cook = cookRow(local, local.request.recipe.piece, *programme, idea, local.tables,
+                        effortOf(prepared, row));
     row.reached = cook.has_value();
     if (!cook) {
         row.reason = cook.error();
@@ -149,7 +152,7 @@ Row cooked(const Prepared& prepared, const Prepared& local, Row row, double gues
     row.instruction.turning = programme->last().turning;
     row.instruction.byProbe =
         probeFits(local.request.recipe.piece) && (!row.likeness || row.likeness->coreLeads());
-    row.instruction.lidOpen = placeOn(local.request, row.target, row.instruction.setting).lidOpen;
+    row.instruction.lidOpen = placeOf(local.request, row).lidOpen;
     row.watched = watchedStage(*programme);
     row.crustDistance = crustDistance(row.outcome, prepared.outcome);
     row.instruction.pullK = printedPull(leavingK(row), prepared.request.units.fahrenheit);
@@ -166,7 +169,18 @@ double printedPull(double kelvin, bool fahrenheit) {
 }
 
 Result<cook::Programme> programmeOf(const Request& request, const Row& row) {
-    return programmeFor(request, row.target, row.instruction.setting, row.instruction.stageS);
+    return programmeFor(request, row.target, row.instruction.setting, row.instruction.stageS,
+                        row.tried);
+}
+std::vector<recipe::Stage> stagesOf(const Request& request, const Row& row) {
+    return stagesFor(request, row.target, row.instruction.setting, row.instruction.stageS,
+                     row.tried);
+}
+recipe::Place placeOf(const Request& request, const Row& row) {
+    return stagesOf(request, row)[request.moved.value_or(0)].place;
+}
+cook::Effort effortOf(const Prepared& prepared, const Row& row) {
+    return row.tried.any() && prepared.effort.cells > kWhatIf.cells ? kWhatIf : prepared.effort;
 }
 
 namespace {
@@ -221,6 +235,18 @@ Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Se
     return cooked(prepared, atSiteOf(prepared, target, stop), std::move(row), guessS);
 }
 
+Row rowTried(const Prepared& prepared, const Row& row, const Tried& tried, std::stop_token stop) {
+    if (const auto none = impossible(prepared, row.target))
+        return *none;
+    Row out;
+    out.target = row.target;
+    out.instruction.setting = tried.setting.value_or(row.instruction.setting);
+    out.instruction.stageS = row.instruction.stageS;
+    out.tried = tried;
+    const double guess = row.reached ? row.outcome.pullS - row.outcome.lastStartS : 0;
+    return cooked(prepared, atSiteOf(prepared, row.target, stop), std::move(out), guess);
+}
+
 void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
     const auto programme = programmeOf(prepared.request, row);
     if (!row.reached || !programme || !row.watched)
@@ -239,7 +265,7 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
         input.like = cook::LikeGoal{&prepared.quick, prepared.judged};
         input.reference = &prepared.shifted;
     }
-    input.effort = prepared.effort;
+    input.effort = effortOf(prepared, row);
     input.guessS = row.outcome.pullS - row.outcome.lastStartS;
     if (programme->endsByClock() ||
         input.like) // what comes after the watched stage decides the peak
@@ -250,7 +276,7 @@ void addWindow(const Prepared& prepared, Row& row, std::stop_token stop) {
         return;
     }
     row.window = std::move(*window);
-    if (!prepared.request.moved && prepared.request.recipe.stages.size() == 1)
+    if (!prepared.request.moved && prepared.request.recipe.stages.size() == 1 && !row.tried.any())
         row.rule = ruleOfThumb(prepared, row.target);
 }
 

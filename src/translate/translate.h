@@ -22,6 +22,7 @@ struct Prepared {
     cook::Programme programme; ///< of the reference
     cook::Outcome outcome;     ///< of the reference, with curves
     cook::Outcome quick;       ///< of the reference on the search's grid, to compare like with like
+    cook::Outcome sketch;      ///< and on the coarsest, on which a search begins
     /// What the recipe gives is carried over in all that it is judged by; empty where a core or a
     /// later stage of its own decides.
     std::vector<food::Tolerance> judged;
@@ -53,6 +54,11 @@ Row solveRow(const Prepared& prepared, const Target& target, std::stop_token sto
 Row solveRowAt(const Prepared& prepared, const Target& target, const kitchen::Setting& setting,
                double stageS = 0, std::stop_token stop = {}, double guessS = 0);
 
+/// A row as a hand tries it, one cook on fewer cells; its window comes with `addWindow`, whose
+/// cooks are as coarse. Nothing tried = the row at its setting.
+Row rowTried(const Prepared& prepared, const Row& row, const Tried& tried,
+             std::stop_token stop = {});
+
 /// Adds window, overshoot time and the rule of thumb to a reached row.
 void addWindow(const Prepared& prepared, Row& row, std::stop_token stop = {});
 
@@ -62,8 +68,17 @@ std::vector<Row> translateAll(const Prepared& prepared, std::stop_token stop = {
 /// A pull temperature onto whole degrees of the reader, K.
 double printedPull(double kelvin, bool fahrenheit);
 
-/// The programme of a row, as it is simulated.
+/// The place of a row with the lid as it is, and its stages; the programme of them, as simulated.
+recipe::Place placeOf(const Request& request, const Row& row);
+std::vector<recipe::Stage> stagesOf(const Request& request, const Row& row);
 Result<cook::Programme> programmeOf(const Request& request, const Row& row);
+
+/// Of places and methods in their first round: every point is compared with the reference on the
+/// same grid.
+inline constexpr cook::Effort kSketch{8, 1.2, 4, 3, 0.25};
+
+/// On how many cells a row is shown: fewer while a hand tries something.
+cook::Effort effortOf(const Prepared& prepared, const Row& row);
 
 /// Curves and profile of a row or of the reference, for drawing.
 Result<cook::Outcome> fullOutcome(const Prepared& prepared, const Row& row,

@@ -94,8 +94,7 @@ void addHobLimits(std::vector<Finding>& out, const Request& request, const Row& 
     for (std::size_t i = 0; i < programme.stages.size(); ++i) {
         const cook::Stage& stage = programme.stages[i];
         const bool moved = !request.moved || i == *request.moved;
-        const recipe::Place place =
-            moved ? placeOn(request, row.target, row.instruction.setting) : stage.written.place;
+        const recipe::Place place = moved ? placeOf(request, row) : stage.written.place;
         const auto* hob = findAppliance(request.kitchen, place.applianceId);
         if (!hob || !isHob(hob->kind))
             continue;
@@ -157,8 +156,7 @@ std::vector<Finding> warningsFor(const Prepared& prepared, const Row& row,
     if (std::abs(rim) > kRimMatters && request.recipe.piece.food.losesJuice)
         out.push_back({"rim", {Metres{row.outcome.rimM}, Metres{prepared.outcome.rimM}}});
     addHobLimits(out, request, row, programme);
-    if (const auto room = roomAt(request.kitchen, request.recipe.piece,
-                                 placeOn(request, row.target, row.instruction.setting));
+    if (const auto room = roomAt(request.kitchen, request.recipe.piece, placeOf(request, row));
         room && room->rounds > 1)
         out.push_back({"batches",
                        {Number{static_cast<double>(room->together), 0},

@@ -19,8 +19,6 @@ constexpr std::array<const char*, 9> kMethods{
     "straight",       "hot_then_slow",  "slow_then_hot",     "two_zones",        "zones_back",
     "sear_then_here", "here_then_sear", "cool_then_hot_oil", "covered_then_open"};
 
-/// Fewer cells than a search's: every point is compared with the reference on the same grid.
-constexpr cook::Effort kSketch{8, 1.2, 4, 3, 0.25};
 constexpr int kMostLooks = 70;
 /// Nothing is better than this by anything that a taster notices.
 constexpr double kNear = 0.7;
@@ -31,22 +29,18 @@ constexpr std::size_t kMostClimbs = 2; ///< methods that are worth more than a f
 /// What all points of a target share.
 struct Sketch {
     const Prepared& prepared;
-    cook::Outcome wanted; ///< the recipe's, on the sketch's grid
+    cook::Outcome wanted; ///< the recipe's, on the same grid
     std::vector<food::Tolerance> judged;
     cook::Effort effort = kSketch;
 
     /// As exactly as a row's search: for what is said in the end.
     Sketch closely() const { return {prepared, prepared.quick, judged, cook::kQuick}; }
 
-    static Result<Sketch> of(const Prepared& prepared) {
-        const Request& request = prepared.request;
-        auto wanted = cook::cookProgramme(request.recipe.piece, prepared.programme,
-                                          targetOf(request), kSketch, prepared.tables);
-        if (!wanted)
-            return tl::unexpected(wanted.error());
-        return Sketch{prepared, std::move(*wanted),
-                      prepared.byLikeness() ? prepared.judged
-                                            : food::judgementOf(request.recipe.piece.food)};
+    static Sketch of(const Prepared& prepared) {
+        return Sketch{prepared, prepared.sketch,
+                      prepared.byLikeness()
+                          ? prepared.judged
+                          : food::judgementOf(prepared.request.recipe.piece.food)};
     }
 
     Result<Way> cooked(Method method, std::vector<recipe::Stage> stages, double guessS) const {
@@ -174,10 +168,7 @@ Result<Way> wayAt(const Prepared& prepared, const WayGrid& grid, std::size_t fir
                   std::size_t last, std::size_t changeOver) {
     if (!grid.isOfItsKind(first, last))
         return fail(Errc::invalidArgument, "this is another method");
-    const auto sketch = Sketch::of(prepared);
-    if (!sketch)
-        return tl::unexpected(sketch.error());
-    return sketch->cooked(grid.method, grid.stagesAt(first, last, changeOver), 0);
+    return Sketch::of(prepared).cooked(grid.method, grid.stagesAt(first, last, changeOver), 0);
 }
 
 Ways waysOn(const Prepared& prepared, const Row& row, std::size_t most, std::stop_token stop) {
@@ -185,16 +176,14 @@ Ways waysOn(const Prepared& prepared, const Row& row, std::size_t most, std::sto
     Ways out;
     if (prepared.request.moved)
         return out;
-    const auto sketch = Sketch::of(prepared);
-    if (!sketch)
-        return out;
+    const Sketch sketch = Sketch::of(prepared);
     const auto grids = waysGrids(prepared, target);
     std::vector<Way> found;
     double straight = std::numeric_limits<double>::infinity();
     if (row.reached) {
         recipe::Stage stage;
         stage.place = placeOn(prepared.request, target, row.instruction.setting);
-        if (auto way = sketch->cooked(Method::straight, {stage}, 0)) {
+        if (auto way = sketch.cooked(Method::straight, {stage}, 0)) {
             straight = way->distance;
             found.push_back(std::move(*way));
         }
@@ -202,7 +191,7 @@ Ways waysOn(const Prepared& prepared, const Row& row, std::size_t most, std::sto
     double nearest = std::numeric_limits<double>::infinity();
     std::vector<Climb> climbs;
     for (const WayGrid& grid : grids)
-        climbs.emplace_back(*sketch, grid, stop);
+        climbs.emplace_back(sketch, grid, stop);
     const auto distanceOf = [](const std::optional<Way>& way) {
         return way ? way->distance : std::numeric_limits<double>::infinity();
     };
@@ -223,7 +212,7 @@ Ways waysOn(const Prepared& prepared, const Row& row, std::size_t most, std::sto
                      [](const Way& a, const Way& b) { return a.distance < b.distance; });
     if (found.size() > most)
         found.resize(most);
-    const Sketch closely = sketch->closely();
+    const Sketch closely = sketch.closely();
     for (std::size_t i = 0; i < std::min(found.size(), kMostSaid); ++i)
         if (auto way = closely.cooked(found[i].method, found[i].stages,
                                       found[i].outcome.pullS - found[i].outcome.lastStartS))

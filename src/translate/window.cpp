@@ -14,17 +14,20 @@ namespace {
 
 constexpr double kOneSided5 = 1.644853627;
 
-/// d ln(time) per standard deviation of each input, central; infinite when one side never gets
-/// there.
-std::vector<double> sensitivities(const Timer& timer, std::stop_token stop) {
+/// d ln(time) per standard deviation of each input; infinite when one side never gets there.
+/// Central, where the time answers by enough for its bend to matter.
+std::vector<double> sensitivities(const Timer& timer, double quickS, std::stop_token stop) {
     std::vector<double> out, z(timer.inputs.size(), 0.0);
     for (std::size_t i = 0; i < z.size() && !stop.stop_requested(); ++i) {
         z[i] = 1;
-        const double up = timer.at(z, kDraw);
-        z[i] = -1;
-        const double down = timer.at(z, kDraw);
+        const double up = std::log(timer.at(z, kDraw));
+        double slope = up - std::log(quickS);
+        if (!(std::abs(slope) < kStraight)) {
+            z[i] = -1;
+            slope = (up - std::log(timer.at(z, kDraw))) / 2;
+        }
         z[i] = 0;
-        out.push_back((std::log(up) - std::log(down)) / 2);
+        out.push_back(slope);
     }
     out.resize(z.size(), 0.0);
     return out;
@@ -88,7 +91,7 @@ Result<Window> windowOf(const WindowInput& input, long& solves, std::stop_token 
     within.programme = &bounded;
     timer.input = &within;
     const double quick = timer.at(none, kDraw);
-    const auto g = sensitivities(timer, stop);
+    const auto g = sensitivities(timer, quick, stop);
     const bool allReach =
         std::all_of(g.begin(), g.end(), [](double x) { return std::isfinite(x); });
     const evidence::Belief belief =

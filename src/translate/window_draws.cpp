@@ -11,7 +11,7 @@
 namespace dynamet::translate {
 namespace {
 
-constexpr std::size_t kPilot = 96, kRead = 4096;
+constexpr std::size_t kPilot = 48, kRead = 4096;
 
 /// Deviations [input], and what else moves ln(time), of a row of independent normals.
 std::vector<double> drawn(const Joint& joint, const double* row) {

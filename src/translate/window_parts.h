@@ -18,6 +18,10 @@ inline constexpr double kTwoSided = 1.959963985;
 /// own.
 inline constexpr cook::Effort kDraw{12, 0.5, 4, 3, 0.15};
 
+/// What moves ln(time) by less per standard deviation is told from one side: its bend is of the
+/// order of the square.
+inline constexpr double kStraight = 0.03;
+
 /// Cooks a row with some of its inputs off, and counts the cooks.
 struct Timer {
     const WindowInput* input;

@@ -89,7 +89,7 @@ std::vector<std::string> rowStageLines(const Row& row, const Prepared& prepared,
     const auto& stages = request.recipe.stages;
     if (!request.moved || stages.size() == 1 || !row.reached)
         return out;
-    const recipe::Place here = placeOn(request, row.target, row.instruction.setting);
+    const recipe::Place here = placeOf(request, row);
     const auto& passed = row.outcome.stages;
     for (std::size_t i = 0; i < passed.size(); ++i) {
         const recipe::Stage& stage = stages[i];
@@ -122,11 +122,7 @@ std::vector<std::string> rowStageLines(const Row& row, const Prepared& prepared,
 
 std::vector<std::string> rowCautions(const Row& row, const Prepared& prepared) {
     const Request& request = prepared.request;
-    std::vector<recipe::Stage> stages = request.recipe.stages;
-    if (!request.moved)
-        stages.assign(1, request.recipe.last());
-    recipe::Stage& moved = stages[request.moved.value_or(0)];
-    moved.place = placeOn(request, row.target, row.instruction.setting);
+    const std::vector<recipe::Stage> stages = stagesOf(request, row);
     std::vector<std::string> out;
     std::size_t number = 0;
     for (const auto& before : cautionsOf(stages, request.recipe.piece, request.kitchen)) {

@@ -9,6 +9,7 @@
 #include "words/likeness_words.h"
 #include "words/say.h"
 #include "words/stage_words.h"
+#include "words/tried_words.h"
 
 #include "food/browning.h"
 #include "food/safety.h"
@@ -117,6 +118,8 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
         out.push_back("Not reached: " + text(row.reason, units));
         return out;
     }
+    if (row.tried.any())
+        out.push_back(triedWords(row, prepared, units));
     if (row.likeness)
         out.push_back(decidesWords(row.likeness->says) + " " + likenessWords(*row.likeness));
     if (!row.instruction.byProbe && translate::probeFits(prepared.request.recipe.piece))
@@ -127,7 +130,9 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
                       "about " +
                       degrees(row.outcome.peakK, units) + ".");
     else if (row.lastByClock())
-        out.push_back("The last stage goes by the clock; the core comes to " +
+        out.push_back((row.outcome.stages.empty() ? "It goes by the clock; the core comes to "
+                                                  : "The last stage goes by the clock; the core "
+                                                    "comes to ") +
                       degrees(row.outcome.peakK, units) + ".");
     else
         out.push_back("Take it out when the probe reads " + degrees(row.instruction.pullK, units) +

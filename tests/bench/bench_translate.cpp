@@ -5,6 +5,7 @@
 // alone; solves per row are printed beside.
 #include "book/kitchen_store.h"
 #include "book/recipe_store.h"
+#include "kitchen/knobs.h"
 #include "translate/translate.h"
 
 #include <atomic>
@@ -77,38 +78,60 @@ void whatIf(benchmark::State& state) { // one row anew with its window, as a sli
         translate::addWindow(prepared, row);
 }
 
-/// What a slider asks for first (goal 25 ms): the recipe simulated anew, and the open row's core,
-/// curves and expected time at the setting it has.
-void sliderFirst(benchmark::State& state) {
+/// The open row, as a hand finds it.
+struct Held {
+    translate::Prepared prepared = *translate::prepare(request());
+    translate::Row row = translate::solveRow(prepared, prepared.targets[1]);
+};
+
+/// A hand moves the piece's thickness: the recipe simulated anew, the open row's core, curves, cut
+/// and crust at the setting it has; with the window where it is asked for (goals 25 and 120 ms).
+void pieceMoved(benchmark::State& state) {
+    const Held held;
     translate::Request changed = request();
-    const auto before = *translate::prepare(request());
-    const auto open = translate::solveRow(before, before.targets[1]);
-    const auto& held = open.instruction.setting;
-    double guess = open.outcome.pullS - open.outcome.lastStartS;
+    changed.writtenPiece = request().recipe.piece;
+    changed.believed = std::make_shared<const translate::Believed>(translate::Believed{
+        request().recipe.id, held.prepared.ofOthers, held.prepared.belief, held.prepared.ownTime});
+    double guess = held.row.outcome.pullS - held.row.outcome.lastStartS;
     double mm = 0;
     for (auto _ : state) {
-        changed.writtenPiece = request().recipe.piece;
         changed.recipe.piece.thicknessM = 0.040 + 0.0001 * (mm += 1);
         if (mm > 30)
             mm = 0;
         const auto prepared = *translate::prepare(changed);
-        const auto row = translate::solveRowAt(prepared, prepared.targets[1], held, 0, {}, guess);
+        auto row = translate::solveRowAt(prepared, prepared.targets[1],
+                                         held.row.instruction.setting, 0, {}, guess);
         guess = row.outcome.pullS - row.outcome.lastStartS;
+        benchmark::DoNotOptimize(translate::fullOutcome(prepared, row).has_value());
+        if (state.range(0) > 0)
+            translate::addWindow(prepared, row);
     }
 }
 
-/// And its window (goal 120 ms in all).
-void sliderWhole(benchmark::State& state) {
-    translate::Request changed = request();
-    double mm = 0;
+/// A hand moves the open row: its setting, when it comes out, turning, a cover (second argument).
+void rowMoved(benchmark::State& state) {
+    const Held held;
+    const auto& controls =
+        findAppliance(held.prepared.request.kitchen, held.row.target.applianceId)->controls;
+    const auto knob = knobsOf(controls, held.row.instruction.setting).front();
+    const double took = held.row.outcome.pullS - held.row.outcome.lastStartS;
+    double step = 0;
     for (auto _ : state) {
-        changed.writtenPiece = request().recipe.piece;
-        changed.recipe.piece.thicknessM = 0.040 + 0.0001 * (mm += 1);
-        if (mm > 30)
-            mm = 0;
-        const auto prepared = *translate::prepare(changed);
-        auto row = translate::solveRow(prepared, prepared.targets[1]);
-        translate::addWindow(prepared, row);
+        step = step > 4 ? 1 : step + 1;
+        translate::Tried tried;
+        if (state.range(1) == 0)
+            tried.setting =
+                turned(controls, held.row.instruction.setting, knob, knob.at + step * knob.step);
+        else if (state.range(1) == 1)
+            tried.lastS = took + 30 * step;
+        else if (state.range(1) == 2)
+            tried.turning = recipe::Turning{recipe::TurnWhen::every, 30 + 30 * step, 0};
+        else
+            tried.covered = true;
+        auto row = translate::rowTried(held.prepared, held.row, tried);
+        benchmark::DoNotOptimize(translate::fullOutcome(held.prepared, row).has_value());
+        if (state.range(0) > 0)
+            translate::addWindow(held.prepared, row);
     }
 }
 
@@ -122,9 +145,11 @@ void waysOfARow(benchmark::State& state) {
     state.counters["looks"] = static_cast<double>(looks);
 }
 
-/// All places of the kitchen with their windows and their methods, on two threads.
-void rowsAndWays(benchmark::State& state) {
+/// All places of the kitchen, on two threads: 0 the rows alone, 1 with windows, 2 with windows and
+/// methods.
+void wholeKitchen(benchmark::State& state) {
     const translate::Request asked = requestFor(0);
+    const auto much = state.range(0);
     for (auto _ : state) {
         const auto prepared = *translate::prepare(asked);
         std::atomic<std::size_t> next = 0;
@@ -133,16 +158,23 @@ void rowsAndWays(benchmark::State& state) {
             workers.emplace_back([&] {
                 for (std::size_t i = next++; i < prepared.targets.size(); i = next++) {
                     auto row = translate::solveRow(prepared, prepared.targets[i]);
-                    translate::addWindow(prepared, row);
-                    if (row.reached)
+                    if (much > 0)
+                        translate::addWindow(prepared, row);
+                    if (much > 1 && row.reached)
                         benchmark::DoNotOptimize(translate::waysOn(prepared, row).gain);
                 }
             });
     }
 }
 
-BENCHMARK(sliderFirst)->Name("slider/core_curves_time_goal_25ms")->Unit(benchmark::kMillisecond);
-BENCHMARK(sliderWhole)->Name("slider/with_window_goal_120ms")->Unit(benchmark::kMillisecond);
+BENCHMARK(pieceMoved)
+    ->Name("what_if/piece_core_curves_goal_25ms_with_window_120ms")
+    ->DenseRange(0, 1)
+    ->Unit(benchmark::kMillisecond);
+BENCHMARK(rowMoved)
+    ->Name("what_if/setting_time_turning_cover_goal_25ms_with_window_120ms")
+    ->ArgsProduct({{0, 1}, {0, 1, 2, 3}})
+    ->Unit(benchmark::kMillisecond);
 BENCHMARK(reference)->Name("translate/reference_alone")->Unit(benchmark::kMillisecond);
 BENCHMARK(firstRow)
     ->Name("translate/until_the_first_row")
@@ -157,8 +189,9 @@ BENCHMARK(allRows)
     ->Unit(benchmark::kMillisecond)
     ->UseRealTime();
 BENCHMARK(waysOfARow)->Name("translate/ways_of_one_row")->Unit(benchmark::kMillisecond);
-BENCHMARK(rowsAndWays)
-    ->Name("translate/all_rows_and_ways_two_threads")
+BENCHMARK(wholeKitchen)
+    ->Name("translate/whole_kitchen_two_threads_rows_windows_methods")
+    ->DenseRange(0, 2)
     ->Unit(benchmark::kMillisecond)
     ->UseRealTime();
 

@@ -304,6 +304,17 @@ Result<void> Document::keepTranslation(const std::string& recipeId, const std::s
     return {};
 }
 
+void Document::noteTried(const QString& words, const QString& hand, std::function<void()> back,
+                         std::function<void()> again) {
+    const auto step = [](std::function<void()> does) {
+        return [does = std::move(does)]() -> Result<void> {
+            does();
+            return {};
+        };
+    };
+    undo_.push(new TriedCommand(words, hand, step(std::move(back)), step(std::move(again))));
+}
+
 void Document::undo() {
     step(true);
 }
@@ -327,7 +338,8 @@ void Document::step(bool back) {
                                          toQt(failure->message)));
         return;
     }
-    reload();
+    if (command->touchesBook())
+        reload();
     say((back ? QStringLiteral("Undone: %1.") : QStringLiteral("Redone: %1."))
             .arg(command->text()));
 }

@@ -73,6 +73,11 @@ class Document : public QObject {
     Result<void> keepTranslation(const std::string& recipeId, const std::string& snapshot,
                                  std::uint64_t seed);
 
+    /// A what-if was moved by a hand (`hand` names which): it can be taken back like a change of
+    /// the book, which it does not touch.
+    void noteTried(const QString& words, const QString& hand, std::function<void()> back,
+                   std::function<void()> again);
+
     /// Takes back the last change, or makes it again, and says which; one that fails stays where it
     /// was on the stack.
     void undo();

@@ -3,22 +3,13 @@
 
 #include "app/translate/reach_pane.h"
 
-#include "app/look/palette.h"
-#include "app/translate/card_page.h"
 #include "app/translate/row_delegate.h"
 #include "app/widgets/save_path_dialog.h"
 #include "app/widgets/sheet_page.h"
-#include "formats/recipe_source.h"
-#include "formats/text_file.h"
-#include "words/rewrite_words.h"
-#include "words/sign_words.h"
-#include "words/stage_words.h"
-#include "words/way_words.h"
 
 #include <QCheckBox>
 #include <QKeyEvent>
 #include <QMenu>
-#include <QScrollArea>
 #include <QVBoxLayout>
 
 namespace dynamet::app {
@@ -27,10 +18,7 @@ ReachPane::ReachPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), model_(new RowsModel(document, this)),
       progress_(new QLabel), list_(new QListView), ruler_(new AxisRuler(*model_)),
       others_(new QPushButton), sheet_(new QPushButton), stack_(new QStackedWidget),
-      detailTitle_(new QLabel), detailPull_(new QLabel), detailStages_(new QLabel),
-      detailLines_(new QLabel), detailWarnings_(new QLabel), detailCautions_(new QLabel),
-      detailWays_(new QLabel), cuts_(new CutsPane(document)), curves_(new Plot),
-      back_(new QPushButton(QStringLiteral("Back to all rows"))) {
+      row_(new RowPane(document, *model_)) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     auto* box = new QVBoxLayout(this);
@@ -61,7 +49,12 @@ ReachPane::ReachPane(Document& document, QWidget* parent)
     head->addWidget(keep);
     box->addLayout(head);
     stack_->addWidget(buildList());
-    stack_->addWidget(buildDetail());
+    stack_->addWidget(row_);
+    connect(row_, &RowPane::closeWanted, this, &ReachPane::closeRow);
+    connect(row_, &RowPane::detailWanted, this, &ReachPane::detailWanted);
+    connect(row_, &RowPane::triedWanted, this, &ReachPane::triedWanted);
+    connect(row_, &RowPane::shown, this, &ReachPane::rowShown);
+    connect(row_, &RowPane::rowWanted, this, &ReachPane::openRowOf);
     box->addWidget(stack_, 1);
 }
 
@@ -151,69 +144,6 @@ QWidget* ReachPane::buildFilters() {
     return line;
 }
 
-QWidget* ReachPane::buildDetail() {
-    auto* page = new QWidget;
-    auto* box = new QVBoxLayout(page);
-    box->setContentsMargins(14, 4, 14, 0);
-    box->setSpacing(8);
-    back_->setIcon(QIcon(QStringLiteral(":/look/icons/back.svg")));
-    back_->setAccessibleName(QStringLiteral("Back to all rows"));
-    connect(back_, &QPushButton::clicked, this, &ReachPane::closeRow);
-    detailTitle_->setObjectName(QStringLiteral("sentence"));
-    detailTitle_->setWordWrap(true);
-    detailPull_->setObjectName(QStringLiteral("readout"));
-    detailPull_->setAccessibleName(QStringLiteral("Pull"));
-    detailPull_->setWordWrap(true);
-    detailStages_->setWordWrap(true);
-    detailStages_->setAccessibleName(QStringLiteral("Stages, in order"));
-    detailLines_->setWordWrap(true);
-    detailLines_->setAccessibleName(QStringLiteral("Reasons and times"));
-    detailWarnings_->setObjectName(QStringLiteral("caution"));
-    detailWarnings_->setWordWrap(true);
-    detailWarnings_->setAccessibleName(QStringLiteral("Cautions"));
-    detailWays_->setWordWrap(true);
-    detailWays_->setAccessibleName(QStringLiteral("Other ways here"));
-    detailWays_->hide();
-    detailCautions_->setWordWrap(true);
-    detailCautions_->setAccessibleName(QStringLiteral("Before you begin"));
-    curves_->setMinimumHeight(140);
-    curves_->setAccessibleName(QStringLiteral("Core and faces over time"));
-    auto* head = new QHBoxLayout;
-    auto* named = new QVBoxLayout;
-    named->setSpacing(0);
-    named->addWidget(detailTitle_);
-    named->addWidget(detailPull_);
-    head->addWidget(back_, 0, Qt::AlignTop);
-    head->addSpacing(8);
-    head->addLayout(named, 1);
-    auto* card = new QPushButton(QStringLiteral("Card…"));
-    card->setAccessibleName(QStringLiteral("Write the row as a card"));
-    connect(card, &QPushButton::clicked, this, &ReachPane::writeRow);
-    head->addWidget(card, 0, Qt::AlignTop);
-    box->addLayout(head);
-    box->addWidget(detailStages_);
-    box->addWidget(cuts_, 1);
-    auto* legend =
-        new QLabel(QStringLiteral("Thick: core (dotted: core in the recipe). Red: the side that "
-                                  "went down first; dashed: the other side."));
-    legend->setObjectName(QStringLiteral("quiet"));
-    legend->setWordWrap(true);
-    box->addWidget(curves_, 1);
-    box->addWidget(legend);
-    box->addWidget(detailWarnings_);
-    box->addWidget(detailLines_);
-    box->addWidget(detailWays_);
-    box->addWidget(detailCautions_);
-    auto* scroll = new QScrollArea; // a low window, or many reasons
-    scroll->setWidgetResizable(true);
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setWidget(page);
-    page->setAutoFillBackground(false);
-    scroll->viewport()->setAutoFillBackground(false);
-    return scroll;
-}
-
 void ReachPane::showProgress(int done, int total) {
     progress_->setText(done < total ? QStringLiteral("%1 of %2").arg(done).arg(total)
                        : total == 1 ? QStringLiteral("1 place")
@@ -256,95 +186,26 @@ bool ReachPane::isOpen() const {
 }
 
 std::optional<translate::Target> ReachPane::openTarget() const {
-    return isOpen() ? open_ : std::nullopt;
+    return isOpen() ? row_->target() : std::nullopt;
 }
 
 void ReachPane::openRow(int at) {
     if (at < 0 || at >= model_->rowCount() || model_->item(at).pending)
         return;
-    open_ = model_->item(at).row.target;
     stack_->setCurrentIndex(1);
-    refreshOpenRow();
-    back_->setFocus();
+    row_->open(model_->item(at).row.target);
+}
+
+void ReachPane::openRowOf(const translate::Target& target) {
+    for (int i = 0; i < model_->rowCount(); ++i)
+        if (model_->item(i).row.target == target)
+            return openRow(i);
 }
 
 void ReachPane::closeRow() {
     stack_->setCurrentIndex(0);
     list_->setFocus();
     emit rowClosed();
-}
-
-const translate::Row* ReachPane::openRowItem() const {
-    if (!isOpen() || !model_->prepared())
-        return nullptr;
-    for (int i = 0; i < model_->rowCount(); ++i) {
-        const RowsModel::Item& item = model_->item(i);
-        if (item.row.target == *open_ && !item.pending)
-            return &item.row;
-    }
-    return nullptr;
-}
-
-void ReachPane::refreshOpenRow() {
-    const translate::Row* row = openRowItem();
-    if (!row)
-        return;
-    const auto units = document_.units();
-    detailTitle_->setText(toQt(words::rowTitle(*row, document_.kitchen(), units)));
-    detailPull_->setText(row->reached ? toQt(words::pullWords(*row, units))
-                                      : toQt(words::reasonWords(*row, units)));
-    QStringList stages, warnings;
-    for (const std::string& line : words::rowStageLines(*row, *model_->prepared(), units))
-        stages << toQt(line);
-    detailStages_->setText(stages.join(QStringLiteral("\n")));
-    detailStages_->setVisible(!stages.isEmpty());
-    for (const std::string& line : words::warningLines(*row, *model_->prepared(), units))
-        warnings << QStringLiteral("! %1").arg(toQt(line));
-    detailWarnings_->setText(warnings.join(QStringLiteral("\n")));
-    detailWarnings_->setVisible(!warnings.isEmpty());
-    QStringList cautions;
-    if (row->reached)
-        for (const std::string& line : words::rowCautions(*row, *model_->prepared()))
-            cautions << toQt(line);
-    detailCautions_->setText(QStringLiteral("Before you begin\n") +
-                             cautions.join(QStringLiteral("\n")));
-    detailCautions_->setVisible(!cautions.isEmpty());
-    detail_.reset();
-    showLines(*row, {});
-    detailWays_->hide();
-    curves_->setVisible(row->reached);
-    cuts_->setVisible(row->reached);
-    emit detailWanted(*row);
-    emit rowShown(*row);
-}
-
-void ReachPane::writeRow() {
-    const translate::Row* row = openRowItem();
-    if (!row)
-        return;
-    // As it is now: rows may be worked out anew while the dialog is open.
-    const auto card =
-        words::cardOf(*row, *model_->prepared(), detail_ ? &*detail_ : nullptr, document_.units());
-    const auto text = words::rewrittenFor(*row, *model_->prepared());
-    const recipe::Recipe& recipe = model_->prepared()->request.recipe;
-    formats::RecipeSource source{{}, recipe.name, recipe.author, recipe.text, {}};
-    if (text)
-        source.text = text->after.text;
-    writeAsked(document_, this, QStringLiteral("Card of the row"), QStringLiteral("card.pdf"),
-               QStringLiteral("PDF (*.pdf);;The recipe's words for it (*.txt);;schema.org JSON-LD "
-                              "(*.jsonld)"),
-               [card, source](const QString& path) {
-                   const QString ending = path.section(QLatin1Char('.'), -1).toLower();
-                   if (ending == QStringLiteral("txt") ||
-                       ending.startsWith(QStringLiteral("json"))) {
-                       const auto done =
-                           formats::writeTextFile(toStd(path), ending == QStringLiteral("txt")
-                                                                   ? source.text + "\n"
-                                                                   : formats::recipeJsonLd(source));
-                       return done ? QString() : toQt(done.error().message);
-                   }
-                   return writeCard(card, path);
-               });
 }
 
 void ReachPane::writeFleet() {
@@ -355,63 +216,6 @@ void ReachPane::writeFleet() {
     writeAsked(document_, this, QStringLiteral("All rows as a sheet"), QStringLiteral("fleet.pdf"),
                QStringLiteral("PDF (*.pdf);;Page (*.html);;Spreadsheet (*.xlsx)"),
                [sheet](const QString& path) { return writeSheet(sheet, path); });
-}
-
-void ReachPane::showLines(const translate::Row& row, const std::vector<std::string>& more) {
-    QStringList lines;
-    const auto units = document_.units();
-    for (const std::string& line : words::detailLines(row, *model_->prepared(), units))
-        lines << toQt(line);
-    const auto signs = words::signLines(row, *model_->prepared(), units);
-    if (!signs.empty())
-        lines << QStringLiteral("Without a probe:");
-    for (const std::string& line : signs)
-        lines << QStringLiteral("  ") + toQt(line);
-    for (const std::string& line : more)
-        lines << toQt(line);
-    detailLines_->setText(lines.join(QStringLiteral("\n")));
-}
-
-void ReachPane::showDetail(const translate::Row& row, const translate::RowDetail& detail) {
-    if (!isOpen() || !model_->prepared() || row.target != *open_ || !detail.outcome)
-        return;
-    detail_ = detail;
-    showLines(row, words::detailLines(detail, *model_->prepared(), document_.units()));
-    QStringList ways;
-    if (detail.ways)
-        for (const std::string& line :
-             words::wayLines(*detail.ways, *model_->prepared(), document_.units()))
-            ways << toQt(line);
-    detailWays_->setText(QStringLiteral("Other ways here\n") + ways.join(QStringLiteral("\n")));
-    detailWays_->setVisible(!ways.isEmpty());
-    cuts_->showCuts(*model_->prepared(), row, *detail.outcome);
-    drawCurves(*detail.outcome);
-}
-
-void ReachPane::drawCurves(const cook::Outcome& outcome) {
-    curves_->clearPlottables();
-    const Units& units = document_.units();
-    const auto seriesOf = [](const std::vector<cook::Sample>& samples,
-                             double cook::Sample::*member) {
-        Series out;
-        for (const cook::Sample& s : samples) {
-            out.timeS.push_back(s.timeS);
-            out.value.push_back(s.*member);
-        }
-        return out;
-    };
-    auto* rect = curves_->axisRect();
-    curves_->addLine(rect, seriesOf(outcome.samples, &cook::Sample::bottomK), look::kAccent, units);
-    curves_->addLine(rect, seriesOf(outcome.samples, &cook::Sample::topK), look::kInk, units,
-                     Qt::DashLine);
-    curves_->addLine(rect, seriesOf(model_->prepared()->outcome.samples, &cook::Sample::coreK),
-                     look::kReference, units, Qt::DotLine);
-    curves_->addLine(rect, seriesOf(outcome.samples, &cook::Sample::coreK), look::kReference, units)
-        ->setPen(QPen(look::kReference, 2));
-    curves_->xAxis->setLabel(QStringLiteral("minutes, rest included"));
-    curves_->yAxis->setLabel(QString::fromUtf8(unitSign(units.temperature())));
-    curves_->rescaleAxes();
-    curves_->replot();
 }
 
 void ReachPane::keyPressEvent(QKeyEvent* event) {

@@ -4,9 +4,8 @@
 #pragma once
 
 #include "app/translate/axis_ruler.h"
-#include "app/translate/cuts_pane.h"
+#include "app/translate/row_pane.h"
 #include "app/translate/rows_model.h"
-#include "app/widgets/plot.h"
 
 #include <QLabel>
 #include <QListView>
@@ -28,14 +27,13 @@ class ReachPane : public QWidget {
     void closeRow();
     bool isOpen() const;
     std::optional<translate::Target> openTarget() const;
-    /// Draws the opened row anew after its numbers changed.
-    void refreshOpenRow();
-
-    /// What was asked for by `detailWanted` has come.
-    void showDetail(const translate::Row& row, const translate::RowDetail& detail);
+    /// Opens the row of a place, where it is in the list.
+    void openRowOf(const translate::Target& target);
+    RowPane& row() { return *row_; }
 
   signals:
     void keepWanted();
+    void triedWanted(const dynamet::translate::Row& row, const dynamet::translate::Tried& tried);
     void detailWanted(const dynamet::translate::Row& row);
     /// A row is opened, or is worked out anew while it is; or none is any more.
     void rowShown(const dynamet::translate::Row& row);
@@ -48,14 +46,8 @@ class ReachPane : public QWidget {
   private:
     QWidget* buildList();
     QWidget* buildFilters();
-    QWidget* buildDetail();
     void showOthers();
-    void drawCurves(const cook::Outcome& outcome);
-    void writeRow();
     void writeFleet();
-    /// The open row as far as it is worked out; nullptr for none.
-    const translate::Row* openRowItem() const;
-    void showLines(const translate::Row& row, const std::vector<std::string>& more);
     Document& document_;
     RowsModel* model_;
     QLabel* progress_;
@@ -65,18 +57,7 @@ class ReachPane : public QWidget {
     QPushButton* others_; ///< what cannot hold the food, on demand
     QPushButton* sheet_;  ///< writes all rows as one
     QStackedWidget* stack_;
-    QLabel* detailTitle_;
-    QLabel* detailPull_;
-    QLabel* detailStages_; ///< of a recipe of several stages, what to do in which order
-    std::optional<translate::RowDetail> detail_; ///< of the open row, once it is known
-    QLabel* detailLines_;
-    QLabel* detailWarnings_;
-    QLabel* detailCautions_; ///< what to mind before and while it cooks
-    QLabel* detailWays_;
-    CutsPane* cuts_;
-    Plot* curves_;
-    QPushButton* back_;
-    std::optional<translate::Target> open_;
+    RowPane* row_;
 };
 
 } // namespace dynamet::app

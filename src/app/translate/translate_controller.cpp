@@ -41,6 +41,7 @@ TranslateController::TranslateController(Document& document, RowsModel& rows, Re
         emit progressed(worker_.done(), worker_.total());
     });
     connect(&worker_, &TranslationWorker::detailReady, this, &TranslateController::detailed);
+    connect(&worker_, &TranslationWorker::triedReady, this, &TranslateController::tried);
 }
 
 void TranslateController::activate() {
@@ -55,6 +56,10 @@ void TranslateController::askSoon() {
 
 void TranslateController::askDetail(const translate::Row& row) {
     worker_.askDetail(row);
+}
+
+void TranslateController::askTried(const translate::Row& row, const translate::Tried& tried) {
+    worker_.askTried(row, tried);
 }
 
 void TranslateController::ask() {

@@ -25,6 +25,7 @@ class TranslateController : public QObject {
     void activate();
     void askSoon();
     void askDetail(const translate::Row& row);
+    void askTried(const translate::Row& row, const translate::Tried& tried);
     bool isIdle() const { return !asked_.isActive() && worker_.isIdle(); }
     /// Keeps the translation with everything it was computed from; says so.
     void keep(const recipe::Recipe* recipe);
@@ -37,6 +38,8 @@ class TranslateController : public QObject {
     void progressed(int done, int total);
     void detailed(const translate::Row& row,
                   const std::shared_ptr<const translate::RowDetail>& detail);
+    void tried(const translate::Row& row,
+               const std::shared_ptr<const translate::RowDetail>& detail);
 
   private:
     void ask();

@@ -48,13 +48,19 @@ TranslatePage::TranslatePage(Document& document, QWidget* parent)
     });
     connect(&controller_, &Controller::rowChanged, this, [this](const translate::Row& row) {
         if (reach_->openTarget() == row.target)
-            reach_->refreshOpenRow();
+            reach_->row().refresh();
     });
     connect(reach_, &ReachPane::detailWanted, &controller_, &Controller::askDetail);
     connect(&controller_, &Controller::detailed, this,
             [this](const translate::Row& row,
                    const std::shared_ptr<const translate::RowDetail>& detail) {
-                reach_->showDetail(row, *detail);
+                reach_->row().showDetail(row, *detail);
+            });
+    connect(reach_, &ReachPane::triedWanted, &controller_, &Controller::askTried);
+    connect(&controller_, &Controller::tried, this,
+            [this](const translate::Row& row,
+                   const std::shared_ptr<const translate::RowDetail>& detail) {
+                reach_->row().showTried(row, *detail);
             });
     connect(reach_, &ReachPane::rowShown, this, [this](const translate::Row& row) {
         if (reach_->rows().prepared())

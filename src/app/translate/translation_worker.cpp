@@ -21,11 +21,48 @@ TranslationWorker::~TranslationWorker() {
 
 void TranslationWorker::cancel() {
     stop_.request_stop();
+    triedStop_.request_stop();
     pool_.clear();
     ++id_;
     ++detailId_;
+    ++triedId_;
+    triedPending_ = false;
     pending_ = 0;
     detailPending_ = false;
+}
+
+void TranslationWorker::askTried(const translate::Row& row, const translate::Tried& tried) {
+    if (!prepared_)
+        return;
+    triedStop_.request_stop();
+    triedStop_ = std::stop_source();
+    triedPending_ = true;
+    const quint64 id = ++triedId_;
+    pool_.start(
+        [this, id, row, tried, prepared = prepared_, stop = triedStop_.get_token()] {
+            translate::Row is = rowTried(*prepared, row, tried, stop);
+            auto detail = std::make_shared<translate::RowDetail>();
+            if (is.reached)
+                if (auto outcome = fullOutcome(*prepared, is, stop))
+                    detail->outcome = std::move(*outcome);
+            const auto answer = [&](bool last) {
+                QMetaObject::invokeMethod(
+                    this, [this, id, is, last,
+                           detail = std::shared_ptr<const translate::RowDetail>(detail)] {
+                        if (id != triedId_)
+                            return;
+                        triedPending_ = triedPending_ && !last;
+                        emit triedReady(is, detail);
+                    });
+            };
+            if (stop.stop_requested())
+                return;
+            answer(false);
+            addWindow(*prepared, is, stop);
+            if (!stop.stop_requested())
+                answer(true);
+        },
+        2); // before all else: a hand is on it
 }
 
 void TranslationWorker::askDetail(const translate::Row& row) {

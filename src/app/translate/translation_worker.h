@@ -33,9 +33,11 @@ class TranslationWorker : public QObject {
     /// Starts a request and stops the one before. Targets listed in `first` are solved first.
     void start(const translate::Request& request, const std::vector<HeldRow>& first);
     void cancel();
+    /// A row as a hand tries it: first with its curves, then with its window; the newest wins.
+    void askTried(const translate::Row& row, const translate::Tried& tried);
     /// Computes what an opened row shows; the newest question wins.
     void askDetail(const translate::Row& row);
-    bool isIdle() const { return pending_ == 0 && !detailPending_; }
+    bool isIdle() const { return pending_ == 0 && !detailPending_ && !triedPending_; }
     int total() const { return total_; }
     int done() const { return total_ - pending_; }
     PreparedPointer prepared() const { return prepared_; }
@@ -48,13 +50,16 @@ class TranslationWorker : public QObject {
     void detailReady(const dynamet::translate::Row& row,
                      const std::shared_ptr<const dynamet::translate::RowDetail>& detail);
 
+    void triedReady(const dynamet::translate::Row& row,
+                    const std::shared_ptr<const dynamet::translate::RowDetail>& detail);
+
   private:
     void takePrepared(quint64 id, PreparedPointer prepared, const std::vector<HeldRow>& first);
     void takeRow(quint64 id, const translate::Row& row, bool complete);
     QThreadPool pool_;
-    quint64 id_ = 0, detailId_ = 0;
-    bool detailPending_ = false;
-    std::stop_source stop_;
+    quint64 id_ = 0, detailId_ = 0, triedId_ = 0;
+    bool detailPending_ = false, triedPending_ = false;
+    std::stop_source stop_, triedStop_;
     PreparedPointer prepared_;
     int total_ = 0, pending_ = 0;
 };

@@ -16,6 +16,7 @@
 #include "recipe_text/binding.h"
 #include "words/stage_words.h"
 
+#include <QPointer>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -57,6 +58,8 @@ WrittenPane::WrittenPane(Document& document, QWidget* parent)
             emit changed();
         });
         connect(slider, &StepperSlider::held, this, &WrittenPane::held);
+        connect(slider, &StepperSlider::tried, this,
+                [this, slider](const StepperSlider::State& before) { noteTried(slider, before); });
     }
     connect(&document_, &Document::changed, this, &WrittenPane::fillRecipes);
     connect(&document_, &Document::unitsChanged, this, [this] {
@@ -224,6 +227,24 @@ void WrittenPane::beginWhatIf(const recipe::FoodPiece& piece) {
     thickness_->begin(piece.thicknessM, thin, thick);
     const auto [cold, warm] = cook::startRange(piece);
     start_->begin(piece.startK, cold, warm);
+}
+
+/// Undo shows the recipe again that was tried with.
+void WrittenPane::noteTried(StepperSlider* slider, const StepperSlider::State& before) {
+    const auto put = [pane = QPointer(this), slider,
+                      id = shown_.id](const StepperSlider::State& state) {
+        return [=] {
+            if (!pane)
+                return;
+            if (pane->shown_.id != id)
+                pane->chooseRecipe(id);
+            slider->put(state);
+        };
+    };
+    const QString name =
+        slider == thickness_ ? QStringLiteral("thickness") : QStringLiteral("start temperature");
+    document_.noteTried(QStringLiteral("what if: %1").arg(name), name + toQt(shown_.id),
+                        put(before), put(slider->state()));
 }
 
 std::optional<translate::Request> WrittenPane::request() const {

@@ -45,6 +45,7 @@ class WrittenPane : public QWidget {
     void showRecipe();
     void showFacts();
     void beginWhatIf(const recipe::FoodPiece& piece);
+    void noteTried(StepperSlider* slider, const StepperSlider::State& before);
     void fillMoves();
     /// Says why a change was not kept.
     void keep(const Result<void>& done);

@@ -7,6 +7,7 @@
 #include <QLabel>
 #include <QVBoxLayout>
 #include <cmath>
+#include <utility>
 
 namespace dynamet::app {
 
@@ -52,8 +53,7 @@ StepperSlider::StepperSlider(const QString& name, double step, Print print, Pars
     box->addWidget(problem_);
     connect(slider_, &QSlider::valueChanged, this, [this] {
         typed_.reset();
-        refreshText();
-        emit valueChanged(value());
+        changed();
     });
     connect(slider_, &QSlider::sliderPressed, this, [this] { emit held(true); });
     connect(slider_, &QSlider::sliderReleased, this, [this] { emit held(false); });
@@ -70,6 +70,7 @@ void StepperSlider::begin(double own, double low, double high) {
     low_ = low;
     high_ = high;
     typed_.reset();
+    last_.reset();
     slider_->setRange(-static_cast<int>(std::floor((own - low) / step_)),
                       static_cast<int>(std::floor((high - own) / step_)));
     slider_->setValue(0);
@@ -98,6 +99,23 @@ void StepperSlider::take() {
     const QSignalBlocker quiet(slider_);
     slider_->setValue(static_cast<int>(std::lround((*typed - own_) / step_)));
     typed_ = *typed;
+    changed();
+}
+
+void StepperSlider::changed() {
+    refreshText();
+    const State before = std::exchange(last_, state());
+    emit valueChanged(value());
+    emit tried(before);
+}
+
+void StepperSlider::put(const State& state) {
+    if (state == this->state())
+        return;
+    const QSignalBlocker quiet(slider_);
+    slider_->setValue(state ? static_cast<int>(std::lround((*state - own_) / step_)) : 0);
+    typed_ = state;
+    last_ = state;
     refreshText();
     emit valueChanged(value());
 }

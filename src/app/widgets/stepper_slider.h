@@ -26,6 +26,10 @@ class StepperSlider : public QWidget {
                   QWidget* parent = nullptr);
     double value() const;
     bool moved() const { return slider_->value() != 0 || typed_.has_value(); }
+    /// What stands in it: nothing = its own number; put back without telling that it was tried.
+    using State = std::optional<double>;
+    State state() const { return moved() ? State(value()) : std::nullopt; }
+    void put(const State& state);
     /// The number it stands for, and how far it goes to either side; without telling.
     void begin(double own, double low, double high);
     void refreshText();
@@ -33,10 +37,14 @@ class StepperSlider : public QWidget {
 
   signals:
     void valueChanged(double value);
+    /// A hand has moved it, from there.
+    void tried(const std::optional<double>& before);
     void held(bool down);
 
   private:
     void take();
+    void changed();
+    State last_;
     double own_ = 0, low_ = 0, high_ = 0, step_;
     std::optional<double> typed_; ///< off the slider's steps
     Print print_;
