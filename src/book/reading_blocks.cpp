@@ -28,11 +28,12 @@ std::string asBytes(std::span<const double> values) {
 
 } // namespace
 
-void writeReadings(SQLite::Database& db, std::int64_t channelId, const RecordedChannel& channel,
-                   double scale) {
+namespace {
+
+void writeFrom(SQLite::Database& db, std::int64_t channelId, const RecordedChannel& channel,
+               double scale, std::int64_t position) {
     std::vector<std::int64_t> times, readings;
-    for (std::size_t from = 0, position = 0; from < channel.timeS.size();
-         from += kBlock, ++position) {
+    for (std::size_t from = 0; from < channel.timeS.size(); from += kBlock, ++position) {
         const std::size_t count = std::min(kBlock, channel.timeS.size() - from);
         const std::span<const double> values(channel.asRecorded.data() + from, count);
         times.clear();
@@ -43,12 +44,28 @@ void writeReadings(SQLite::Database& db, std::int64_t channelId, const RecordedC
         const std::string readingBytes = packed ? packIntegers(readings) : asBytes(values);
         insertRow(db, "reading_block",
                   {{"channel_id", channelId},
-                   {"position", static_cast<std::int64_t>(position)},
+                   {"position", position},
                    {"reading_count", static_cast<std::int64_t>(count)},
                    {"coding", std::string(packed ? "delta_varint" : "float64")},
                    {"times_ms", Bytes{timeBytes}},
                    {"readings", Bytes{readingBytes}}});
     }
+}
+
+} // namespace
+
+void writeReadings(SQLite::Database& db, std::int64_t channelId, const RecordedChannel& channel,
+                   double scale) {
+    writeFrom(db, channelId, channel, scale, 0);
+}
+
+void appendReadings(SQLite::Database& db, std::int64_t channelId, const RecordedChannel& later,
+                    double scale) {
+    SQLite::Statement next(
+        db, "SELECT coalesce(max(position) + 1, 0) FROM reading_block WHERE channel_id=?");
+    next.bind(1, channelId);
+    next.executeStep();
+    writeFrom(db, channelId, later, scale, next.getColumn(0).getInt64());
 }
 
 void readReadings(SQLite::Database& db, std::int64_t channelId, double scale,

@@ -12,6 +12,9 @@ namespace dynamet::book {
 /// std::runtime_error.
 void writeReadings(SQLite::Database& db, std::int64_t channelId, const RecordedChannel& channel,
                    double scale);
+/// Adds what came later to a channel that may have blocks already.
+void appendReadings(SQLite::Database& db, std::int64_t channelId, const RecordedChannel& later,
+                    double scale);
 void readReadings(SQLite::Database& db, std::int64_t channelId, double scale, RecordedChannel& out);
 
 } // namespace dynamet::book
