@@ -241,6 +241,10 @@ void HowPane::addImport(const char* rank) {
     import->setAccessibleName(QStringLiteral("Import a log"));
     connect(import, &QPushButton::clicked, this, &HowPane::importWanted);
     column_->addWidget(import);
+    auto* live = new QPushButton(QStringLiteral("Measure live…  (F5)"));
+    live->setAccessibleName(QStringLiteral("Measure live"));
+    connect(live, &QPushButton::clicked, this, &HowPane::liveWanted);
+    column_->addWidget(live);
     addText(QStringLiteral("Or drop the logger's file anywhere on this page."), "quiet");
 }
 
@@ -289,8 +293,11 @@ void HowPane::fill(const book::TestRecord& test) {
     conditions_->showTest(test);
 }
 
-Result<rating::TypedValues> HowPane::values() const {
-    auto out = rating::readTyped(*protocol_, typed(), unit_);
+Result<rating::TypedValues> HowPane::values(const std::set<std::string>& later) const {
+    rating::Protocol asked = *protocol_;
+    std::erase_if(asked.values,
+                  [&](const rating::ValueSpec& value) { return later.contains(value.name); });
+    auto out = rating::readTyped(asked, typed(), unit_);
     if (out)
         out->values.insert(given_.begin(), given_.end());
     return out;

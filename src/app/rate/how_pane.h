@@ -14,6 +14,7 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 #include <QWidget>
+#include <set>
 
 namespace dynamet::app {
 
@@ -29,8 +30,8 @@ class HowPane : public QWidget {
     void showProtocol(const rating::Protocol& protocol, const std::map<std::string, double>& given);
     /// Puts what a kept test was given into the fields.
     void fill(const book::TestRecord& test);
-    /// The values, given ones included; an error names the field.
-    Result<rating::TypedValues> values() const;
+    /// The values, given ones included, without those that come later; an error names the field.
+    Result<rating::TypedValues> values(const std::set<std::string>& later = {}) const;
     std::map<std::string, std::string> typed() const;
     Result<std::map<std::string, std::vector<book::KeyedReading>>> keyed() const;
     /// Readings typed with the clock beside them, as channels of a log.
@@ -40,6 +41,7 @@ class HowPane : public QWidget {
 
   signals:
     void importWanted();
+    void liveWanted();
     void keyedReady();
 
   private:

@@ -3,6 +3,7 @@
 
 #include "app/rate/rate_page.h"
 
+#include "app/live/instruments_dialog.h"
 #include "app/widgets/save_path_dialog.h"
 #include "app/widgets/sheet_page.h"
 
@@ -18,12 +19,31 @@ RatePage::RatePage(Document& document, QWidget* parent)
       bench_(new TestBench(document)), pages_(new QStackedWidget), find_(new FindPane(document)),
       drift_(new DriftPane(document)), plane_(new HeatPlanePage(document)),
       thermometers_(new ThermometersPane(document)), coals_(new CoalsPane(document)),
-      openCoals_(new OpenCoalsPane(document)) {
+      openCoals_(new OpenCoalsPane(document)), run_(new RunPage(document, desk_)),
+      whole_(new QStackedWidget) {
     setProperty("guide", QStringLiteral("rate"));
     setAcceptDrops(true);
-    auto* box = new QVBoxLayout(this);
-    box->setContentsMargins(16, 10, 16, 12);
+    auto* outer = new QVBoxLayout(this);
+    outer->setContentsMargins(16, 10, 16, 12);
+    auto* usual = new QWidget;
+    auto* box = new QVBoxLayout(usual);
+    box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(8);
+    outer->addWidget(whole_);
+    whole_->addWidget(usual);
+    whole_->addWidget(run_);
+    connect(bench_, &TestBench::liveWanted, this, &RatePage::beginLive);
+    connect(run_, &RunPage::instrumentsWanted, this, &RatePage::showInstruments);
+    connect(run_, &RunPage::closeWanted, this, [this] {
+        whole_->setCurrentIndex(0);
+        emit situationChanged();
+    });
+    connect(run_, &RunPage::finished, this, [this](const std::string& testId) {
+        whole_->setCurrentIndex(0);
+        document_.reload();
+        showTest(testId);
+        emit situationChanged();
+    });
     box->addWidget(header_);
     pages_->addWidget(buildBench());
     for (QWidget* page : {static_cast<QWidget*>(find_), static_cast<QWidget*>(drift_),
@@ -97,6 +117,50 @@ void RatePage::showPage(int page) {
     else if (page == Page::coals)
         coals_->showAppliance(id);
     emit situationChanged();
+}
+
+void RatePage::live() {
+    if (whole_->currentIndex() == 1)
+        run_->startOrStop();
+    else
+        beginLive();
+}
+
+/// A run that is on is shown again; else the test at hand is made ready.
+void RatePage::beginLive() {
+    desk_.openKnown();
+    if (!run_->isRunning()) {
+        const auto test = bench_->liveTest();
+        if (!test)
+            return;
+        run_->prepare(*bench_->protocol(), *test, bench_->roles());
+    }
+    whole_->setCurrentIndex(1);
+    run_->setFocus();
+    if (desk_.isEmpty())
+        showInstruments();
+    emit situationChanged();
+}
+
+void RatePage::showInstruments() {
+    InstrumentsDialog(document_, desk_, this).exec();
+}
+
+void RatePage::goOnWith(const book::CutOffRun& run) {
+    desk_.openKnown();
+    const kitchen::Appliance* on = findAppliance(document_.kitchen(), run.applianceId);
+    const rating::Protocol* protocol = rating::findProtocol(run.protocol);
+    whole_->setCurrentIndex(1);
+    run_->goOn(run.testId,
+               on && protocol ? rating::rolesFor(*protocol, on->kind) : std::vector<std::string>{});
+    emit situationChanged();
+}
+
+void RatePage::endCutOff(const book::CutOffRun& run) {
+    if (const auto done = book::endRun(document_.book(), run.testId, document_.now()); !done)
+        return document_.say(toQt(done.error(), document_.units()));
+    document_.reload();
+    showTest(run.testId);
 }
 
 void RatePage::showAppliance(const std::string& id) {

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/live/run_page.h"
 #include "app/rate/cell_chooser.h"
 #include "app/rate/coals_pane.h"
 #include "app/rate/drift_pane.h"
@@ -33,6 +34,14 @@ class RatePage : public QWidget {
     void showTest(const std::string& testId);
     void showNewestTest();
     void showTestOf(const std::string& protocol);
+    /// F5: takes the page for a run, or begins or ends it there.
+    void live();
+    void showInstruments();
+    /// Goes on with a run that was cut off, or keeps what is there of it as a draft.
+    void goOnWith(const book::CutOffRun& run);
+    void endCutOff(const book::CutOffRun& run);
+    RunPage& runPage() { return *run_; }
+    LineDesk& desk() { return desk_; }
     enum Page { bench = 0, find, drift, plane, thermometers, coals };
     void showPage(int page);
     int page() const { return pages_->currentIndex(); }
@@ -54,7 +63,9 @@ class RatePage : public QWidget {
     void refreshHeader();
     void standAtCell();
 
+    void beginLive();
     Document& document_;
+    LineDesk desk_;
     RateController rating_;
     RateHeader* header_;
     CellChooser* cells_;
@@ -66,6 +77,8 @@ class RatePage : public QWidget {
     ThermometersPane* thermometers_;
     CoalsPane* coals_;         ///< an iron oven's
     OpenCoalsPane* openCoals_; ///< under a grate; the same page
+    RunPage* run_;             ///< takes the whole page while a test is made
+    QStackedWidget* whole_;
 };
 
 } // namespace dynamet::app

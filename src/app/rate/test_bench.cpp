@@ -4,6 +4,7 @@
 #include "app/rate/test_bench.h"
 
 #include "app/rate/import_dialog.h"
+#include "device/run_log.h"
 #include "rating/inputs/given_values.h"
 #include "rating/protocols/height_series.h"
 #include "rating/reduce.h"
@@ -64,6 +65,7 @@ TestBench::TestBench(Document& document, QWidget* parent)
             [this](int pane) { giveRoomTo(static_cast<Attention>(pane)); });
     connect(how_, &HowPane::importWanted, this, [this] { importLog(); });
     connect(how_, &HowPane::keyedReady, this, &TestBench::takeTyped);
+    connect(how_, &HowPane::liveWanted, this, &TestBench::liveWanted);
     connect(&how_->conditions(), &ConditionsForm::instrumentChosen, this, &TestBench::showHow);
     connect(found_, &FoundPane::saveWanted, this, &TestBench::save);
     connect(&document_, &Document::unitsChanged, this, [this] {
@@ -181,14 +183,14 @@ void TestBench::resizeEvent(QResizeEvent* event) {
     arrange();
 }
 
-Result<book::TestRecord> TestBench::newTest() const {
+Result<book::TestRecord> TestBench::newTest(const std::set<std::string>& later) const {
     const kitchen::Appliance* on = appliance();
     if (!on || !protocol_)
         return fail(Errc::invalidArgument, "choose a setting in the rate sheet first");
     if (isHob(on->kind) && !findVessel(document_.kitchen(), place_.vesselId))
         return fail(Errc::invalidArgument,
                     "a burner is rated with a pan or pot: choose one for it in Kitchen first");
-    auto values = how_->values();
+    auto values = how_->values(later);
     if (!values)
         return tl::unexpected(values.error());
     book::TestRecord test;
@@ -213,6 +215,36 @@ Result<book::TestRecord> TestBench::newTest() const {
         return tl::unexpected(made.error());
     test.setStarted(*made);
     return test;
+}
+
+std::vector<std::string> TestBench::roles() const {
+    const kitchen::Appliance* on = appliance();
+    return on && protocol_ ? rating::rolesFor(*protocol_, on->kind) : std::vector<std::string>{};
+}
+
+std::optional<book::TestRecord> TestBench::liveTest() {
+    if (!protocol_ || !protocol_->takesLog()) {
+        say(QStringLiteral("This test takes no log: type its readings on the left."));
+        return std::nullopt;
+    }
+    std::set<std::string> later;
+    for (const auto& [name, mark] : device::markedValues())
+        later.insert(name);
+    for (const rating::ValueSpec& value : protocol_->values)
+        if (value.logTells)
+            later.insert(value.name);
+    auto test = newTest(later);
+    if (!test) {
+        say(toQt(test.error(), document_.units()));
+        return std::nullopt;
+    }
+    for (const std::string& name : later) {
+        test->values.erase(name);
+        test->typed.erase(name);
+    }
+    if (!keepPhoto(*test))
+        return std::nullopt;
+    return std::move(*test);
 }
 
 /// The photo goes into the book only with its test.

@@ -47,8 +47,14 @@ class TestBench : public QWidget {
     /// One pane at a time below this width.
     void resizeEvent(QResizeEvent* event) override;
 
+    /// The test at hand, for a run: nothing measured yet. Says why there is none.
+    std::optional<book::TestRecord> liveTest();
+    const rating::Protocol* protocol() const { return protocol_; }
+    std::vector<std::string> roles() const;
+
   signals:
     void testChanged();
+    void liveWanted();
 
   private:
     enum class Attention { how, trace, found };
@@ -58,7 +64,7 @@ class TestBench : public QWidget {
     void giveRoomTo(Attention attention);
     void arrange();
     void takeTyped();
-    Result<book::TestRecord> newTest() const;
+    Result<book::TestRecord> newTest(const std::set<std::string>& later = {}) const;
     bool keepPhoto(book::TestRecord& test);
     void keepAndReduce(book::TestRecord test);
     void reduceAndShow(const book::TestRecord& test);

@@ -27,6 +27,8 @@ Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)
     add(importLog, QStringLiteral("Import a log…"), {Qt::CTRL | Qt::Key_I});
     add(saveRating, QStringLiteral("Save the rating"),
         {Qt::CTRL | Qt::Key_Return, Qt::CTRL | Qt::Key_Enter});
+    add(measureLive, QStringLiteral("Measure live, start, stop"), {Qt::Key_F5});
+    add(instruments, QStringLiteral("Instruments on the line…"), {});
     add(wallSheet, QStringLiteral("Sheet for the wall…"), {Qt::CTRL | Qt::Key_P});
     add(nextTest, QStringLiteral("What to rate next…"), {});
     menu_->addSeparator();
@@ -68,6 +70,8 @@ void Commands::enable(const Situation& now) {
     can(findAppliance, working);
     can(importLog, now.place == Place::rate && now.atBench && now.canImport && now.writable);
     can(saveRating, now.place == Place::rate && now.atBench && now.canSave && now.writable);
+    can(measureLive, now.place == Place::rate && now.hasAppliance && now.writable);
+    can(instruments, working);
     can(nextTest, working);
     can(wallSheet, now.place == Place::rate && now.hasAppliance);
     can(undo, working && !now.undo.isEmpty());

@@ -34,6 +34,8 @@ class Commands : public QObject {
         findAppliance,
         importLog,
         saveRating,
+        measureLive,
+        instruments,
         wallSheet,
         nextTest,
         undo,

@@ -27,7 +27,8 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
       outer_(new QStackedWidget), start_(new StartPage(document, demoBook)),
       pages_(new QStackedWidget), lineUp_(new LineUp(document)), rate_(new RatePage(document)),
       translate_(new TranslatePage(document)), kitchen_(new KitchenPage(document)),
-      access_(new QWidget), accessWords_(new QLabel), notice_(new QLabel) {
+      access_(new QWidget), accessWords_(new QLabel), cutOff_(new QWidget),
+      cutOffWords_(new QLabel), notice_(new QLabel) {
     setWindowTitle(QStringLiteral("Dynamet"));
     resize(1280, 800);
     auto* centre = new QWidget;
@@ -48,6 +49,21 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
     accessLine->addWidget(copy);
     access_->hide();
     box->addWidget(access_);
+    auto* cutLine = new QHBoxLayout(cutOff_);
+    cutLine->setContentsMargins(14, 2, 14, 2);
+    cutOffWords_->setObjectName(QStringLiteral("caution"));
+    cutOffWords_->setAccessibleName(QStringLiteral("A run was cut off"));
+    cutOffWords_->setWordWrap(true);
+    cutLine->addWidget(cutOffWords_, 1);
+    for (const auto& [words, goesOn] : {std::pair{QStringLiteral("Go on with the run"), true},
+                                        {QStringLiteral("Keep what is there"), false}}) {
+        auto* button = new QPushButton(words);
+        button->setAccessibleName(words);
+        connect(button, &QPushButton::clicked, this, [this, goOn = goesOn] { takeUpCutOff(goOn); });
+        cutLine->addWidget(button);
+    }
+    cutOff_->hide();
+    box->addWidget(cutOff_);
     outer_->addWidget(start_);
     outer_->addWidget(buildWork());
     box->addWidget(outer_, 1);
@@ -112,6 +128,11 @@ void MainWindow::connectCommands() {
     on(Commands::findAppliance, [this] { lineUp_->focusFilter(); });
     on(Commands::importLog, [this] { rate_->importLog(); });
     on(Commands::saveRating, [this] { rate_->save(); });
+    on(Commands::measureLive, [this] { rate_->live(); });
+    on(Commands::instruments, [this] {
+        rate_->desk().openKnown();
+        rate_->showInstruments();
+    });
     on(Commands::wallSheet, [this] { rate_->writeWallSheet(); });
     on(Commands::nextTest, [this] { NextTestDialog(document_, this).exec(); });
     on(Commands::undo, [this] { document_.undo(); });
@@ -165,6 +186,39 @@ void MainWindow::bookOpened() {
     applianceChosen(lineUp_->currentId());
     if (document_.kitchen().appliances.empty())
         rate_->showAppliance({});
+    showCutOff();
+}
+
+/// A run that was cut off is offered again: gone on with, or kept as far as it went.
+void MainWindow::showCutOff() {
+    const auto runs = book::cutOffRuns(document_.book());
+    const bool any = document_.isWritable() && runs && !runs->empty();
+    cutOff_->setVisible(any);
+    if (!any)
+        return;
+    const book::CutOffRun& run = runs->front();
+    const auto* on = findAppliance(document_.kitchen(), run.applianceId);
+    const auto* protocol = rating::findProtocol(run.protocol);
+    cutOffWords_->setText(
+        QStringLiteral("! A run was cut off: %1, %2. Its %3 readings are in the book.")
+            .arg(on ? toQt(on->name) : QStringLiteral("an appliance that is gone"),
+                 protocol ? toQt(protocol->title) : toQt(run.protocol))
+            .arg(run.readings));
+}
+
+void MainWindow::takeUpCutOff(bool goOn) {
+    const auto runs = book::cutOffRuns(document_.book());
+    if (!runs || runs->empty())
+        return;
+    const book::CutOffRun run = runs->front();
+    go(rate);
+    lineUp_->select(run.applianceId);
+    applianceChosen(run.applianceId);
+    if (goOn)
+        rate_->goOnWith(run);
+    else
+        rate_->endCutOff(run);
+    goOn ? cutOff_->hide() : showCutOff();
 }
 
 void MainWindow::showBooks() {

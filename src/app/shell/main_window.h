@@ -48,6 +48,8 @@ class MainWindow : public QMainWindow {
     void fold();
     void showAccess();
     void openCopy();
+    void showCutOff();
+    void takeUpCutOff(bool goOn);
     void showBooks();
     void notice(const QString& words);
     void showGuide();
@@ -63,6 +65,8 @@ class MainWindow : public QMainWindow {
     KitchenPage* kitchen_;
     QWidget* access_; ///< why the book can only be read, and a copy that can be written
     QLabel* accessWords_;
+    QWidget* cutOff_; ///< a run that the book holds unfinished
+    QLabel* cutOffWords_;
     QLabel* notice_;
     GuideWindow* guide_ = nullptr;
 };

@@ -1,0 +1,68 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "words/run_words.h"
+
+#include "quantity/print.h"
+#include "rating/inputs/guide_text.h"
+
+#include <cmath>
+#include <fmt/format.h>
+
+namespace dynamet::words {
+
+std::string clockWords(double seconds) {
+    const long s = std::lround(std::floor(std::max(0.0, seconds)));
+    return s >= 3600 ? fmt::format("{}:{:02}:{:02}", s / 3600, s / 60 % 60, s % 60)
+                     : fmt::format("{}:{:02}", s / 60, s % 60);
+}
+
+std::string stepWords(const rating::Protocol& protocol, std::size_t step, bool running, bool over,
+                      Units units) {
+    std::string out =
+        fmt::format("{}  {}", step + 1, rating::inReaderUnits(protocol.steps[step], units));
+    if (over)
+        out += running ? "  That is done: stop the log." : "";
+    return out;
+}
+
+std::string markWords(device::Mark mark, double atS) {
+    std::string word = enumName(mark);
+    for (char& c : word)
+        if (c == '_')
+            c = ' ';
+    return word + " at " + clockWords(atS);
+}
+
+std::string whenWords(const std::optional<SettleForecast>& settles, bool settled, bool enough) {
+    constexpr double kMinute = 60;
+    if (enough)
+        return "More time buys nothing: half as much again would make it less than a twentieth "
+               "surer.";
+    if (settled)
+        return "It has settled.";
+    if (!settles)
+        return "";
+    const double minutes = settles->inS / kMinute, u = 2 * settles->uS / kMinute;
+    return fmt::format("Settles in about {:.0f} min (± {:.0f}).", std::max(1.0, minutes),
+                       std::max(1.0, std::ceil(u)));
+}
+
+std::vector<DrawnPoint> drawnIn(const Thinned& thinned, const std::string& unit, Units units) {
+    const auto shown = [&](double value) {
+        const auto kelvin = unit == "°C"   ? std::optional(Temperature::celsius(value))
+                            : unit == "°F" ? std::optional(Temperature::fahrenheit(value))
+                            : unit == "K"  ? std::optional(Temperature::kelvin(value))
+                                           : std::nullopt;
+        return !kelvin ? value : units.fahrenheit ? kelvin->fahrenheit() : kelvin->celsius();
+    };
+    std::vector<DrawnPoint> out;
+    for (const Thinned::Stretch& s : thinned.stretches()) {
+        out.push_back({s.fromS / 60, shown(s.low)});
+        if (s.high > s.low)
+            out.push_back({s.fromS / 60, shown(s.high)});
+    }
+    return out;
+}
+
+} // namespace dynamet::words

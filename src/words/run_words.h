@@ -1,0 +1,31 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "device/run_log.h"
+#include "quantity/print.h"
+#include "rating/inputs/course.h"
+#include "trace/settle_forecast.h"
+#include "trace/thinned.h"
+
+namespace dynamet::words {
+
+/// "12:05", "1:12:05" since the start.
+std::string clockWords(double seconds);
+/// A step of a test as it is to be done now, in the reader's units; "Start the log first" and "that
+/// is done" where they belong.
+std::string stepWords(const rating::Protocol& protocol, std::size_t step, bool running, bool over,
+                      Units units);
+/// "door opened at 3:12"
+std::string markWords(device::Mark mark, double atS);
+/// "settles in about 6 min (± 2)", "settled", "more time buys nothing".
+std::string whenWords(const std::optional<SettleForecast>& settles, bool settled, bool enough);
+
+/// What a live picture draws, in the reader's unit over minutes: both extremes of every stretch.
+struct DrawnPoint {
+    double minutes = 0, value = 0;
+};
+std::vector<DrawnPoint> drawnIn(const Thinned& thinned, const std::string& unit, Units units);
+
+} // namespace dynamet::words
