@@ -32,8 +32,18 @@ int unknownView(const QString& view) {
     return 2;
 }
 
+/// An instrument that is on the line this time only.
+void connectLine(app::MainWindow& window, const QString& path) {
+    if (path.isEmpty())
+        return;
+    app::KnownLine line;
+    line.connection.path = app::toStd(path);
+    window.ratePage().desk().add(line, app::LineDesk::Keep::thisTime);
+}
+
 /// Pictures are taken of a copy, so that nothing can change the demo book.
-int pictures(const QString& demoBook, const QString& file, const QString& view) {
+int pictures(const QString& demoBook, const QString& file, const QString& view,
+             const QString& line) {
     QTemporaryDir folder;
     const QString copy = folder.filePath(QStringLiteral("demo.dynamet"));
     QFile::copy(demoBook, copy);
@@ -46,6 +56,7 @@ int pictures(const QString& demoBook, const QString& file, const QString& view) 
         }
     app::MainWindow window(document, demoBook);
     window.resize(1280, 800);
+    connectLine(window, line);
     window.show();
     if (!writePicture(window, view, file)) {
         std::fprintf(stderr, "dynamet: %s could not be written\n", qPrintable(file));
@@ -56,11 +67,12 @@ int pictures(const QString& demoBook, const QString& file, const QString& view) 
 }
 
 /// The window, with what was in hand when it was last closed.
-int openWindow(const QString& demoBook, const QStringList& books) {
+int openWindow(const QString& demoBook, const QStringList& books, const QString& line) {
     app::WindowMemory memory = app::readMemory();
     app::Document document(realNow);
     document.setUnits(memory.units);
     app::MainWindow window(document, demoBook);
+    connectLine(window, line);
     // A small screen, with room for what the window manager puts around.
     const QRect room = window.screen()->availableGeometry().adjusted(8, 16, -8, -32);
     window.resize(window.size().boundedTo(room.size()));
@@ -107,7 +119,10 @@ int main(int argc, char** argv) {
                                   QStringLiteral("name"), QStringLiteral("rate"));
     const QCommandLineOption views(QStringLiteral("list-views"),
                                    QStringLiteral("Print the names of the views."));
-    parser.addOptions({demo, shot, view, views});
+    const QCommandLineOption line(QStringLiteral("line"),
+                                  QStringLiteral("An instrument's port, for this time."),
+                                  QStringLiteral("path"));
+    parser.addOptions({demo, shot, view, views, line});
     parser.process(application);
     app::look::applyLook();
     if (parser.isSet(views)) {
@@ -117,7 +132,8 @@ int main(int argc, char** argv) {
     if (parser.isSet(shot)) {
         if (!app::viewNames().contains(parser.value(view)))
             return unknownView(parser.value(view));
-        return pictures(parser.value(demo), parser.value(shot), parser.value(view));
+        return pictures(parser.value(demo), parser.value(shot), parser.value(view),
+                        parser.value(line));
     }
-    return openWindow(parser.value(demo), parser.positionalArguments());
+    return openWindow(parser.value(demo), parser.positionalArguments(), parser.value(line));
 }

@@ -11,10 +11,10 @@ namespace dynamet::device {
 
 // The line protocol of docs/device-lines.md: one line of text a message, its sum at the end.
 //
-//   dynamet-line 1 thermometer 0017 Four probes*5E
-//   channel 1 C 0.1 -50 300 left probe*29
-//   r 12.4 1=21.3 2=over 3=open*F0
-//   x probe 4 is wet*0C
+//   dynamet-line 1 thermometer 0017 Four probes*33
+//   channel 1 C 0.1 -50 300 left probe*A4
+//   r 12.4 1=21.3 2=over 3=open*36
+//   x probe 4 is wet*70
 
 /// The request to say hello and to name the channels, as it is sent.
 inline constexpr std::string_view kAskHello = "?\n";

@@ -6,6 +6,7 @@
 #include "device/talk.h"
 
 #include <cmath>
+#include <fstream>
 #include <gtest/gtest.h>
 #include <random>
 
@@ -54,6 +55,18 @@ const std::vector<std::string> kSaid{"hello thermometer/0017/Four probes",
 TEST(Lines, SumsAreThoseOfTheBytes) {
     // By hand: 'r' 114 + ' ' 32 + '1' 49 = 195 = C3.
     EXPECT_EQ(withSum("r 1"), "r 1*C3");
+}
+
+TEST(Lines, OfTheDocumentAreReadAsItSays) {
+    std::ifstream page(DEVICE_LINES);
+    int read = 0;
+    for (std::string line; std::getline(page, line);)
+        if (const auto at = line.find_first_not_of(' ');
+            at == 4 && line.size() > 7 && line[line.size() - 3] == '*') {
+            EXPECT_FALSE(std::holds_alternative<Unusable>(readLine(line.substr(4)))) << line;
+            ++read;
+        }
+    EXPECT_EQ(read, 3);
 }
 
 TEST(Lines, AreTheSameHoweverTheBytesAreCut) {

@@ -2,7 +2,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // Works in a window until it is killed; every rating that the window says is saved is told on
-// standard output first thing after it. `walker BOOK open` only opens the book.
+// standard output first thing after it. `walker BOOK open` only opens the book, `walker BOOK live
+// PORT` measures from a line.
 #include "app/hands.h"
 #include "app/look/palette.h"
 
@@ -29,6 +30,42 @@ std::size_t rateOnce(MainWindow& window, Document& document, int round) {
                  : 0;
 }
 
+/// Measures the deck oven by the instrument at a port; tells the newest reading that came, and each
+/// mark that is kept.
+int measureLive(MainWindow& window, Document& document, const char* port) {
+    RatePage& rate = window.ratePage();
+    rate.showAppliance("deck");
+    KnownLine line;
+    line.connection.path = port;
+    rate.desk().add(line);
+    if (!waitFor([&] { return !rate.desk().channels().empty(); }, 20000))
+        return 5;
+    dynamet::book::TestRecord test;
+    test.applianceId = "deck";
+    test.protocol = "preheat";
+    const auto& deck = *findAppliance(document.kitchen(), "deck");
+    test.setting = settingText(deck.controls, dynamet::kitchen::usualSetting(deck.controls));
+    test.zone = deck.zones.front().name;
+    test.siteId = deck.siteId;
+    rate.runPage().run().prepare(*dynamet::rating::findProtocol("preheat"), test);
+    if (!rate.runPage().run().begin({{rate.desk().channels().front().id, "air"}}))
+        return 6;
+    tell("begun " + rate.runPage().run().test().id);
+    int heard = 0;
+    QObject::connect(
+        &rate.desk(), &LineDesk::reading, &window, [&](const std::string&, auto&, double) {
+            const auto& drawn = rate.runPage().run().drawn();
+            if (drawn.empty() || drawn.begin()->second.thinned.stretches().empty())
+                return;
+            tell("heard " + std::to_string(drawn.begin()->second.thinned.stretches().back().fromS));
+            if (++heard % 7 == 0) {
+                rate.runPage().run().mark(dynamet::device::Mark::doorOpened);
+                tell("marked " + std::to_string(rate.runPage().run().marks().size()));
+            }
+        });
+    return QApplication::exec();
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
@@ -41,7 +78,8 @@ int main(int argc, char** argv) {
     if (!document.open(QString::fromUtf8(argv[1])) || !document.isWritable())
         return 3;
     tell("open");
-    if (argc > 2)
+    const bool live = argc > 3 && std::string(argv[2]) == "live";
+    if (argc > 2 && !live)
         return 0;
     MainWindow window(document, QString());
     window.resize(1280, 800);
@@ -49,6 +87,8 @@ int main(int argc, char** argv) {
     window.activateWindow();
     if (!QTest::qWaitForWindowActive(&window))
         return 4;
+    if (live)
+        return measureLive(window, document, argv[3]);
     QTest::keyClick(&window, Qt::Key_Slash);
     auto* filter = find<QLineEdit>(&window, "Filter the line-up");
     QTest::keyClicks(filter, QStringLiteral("Yard"));

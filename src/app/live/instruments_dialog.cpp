@@ -33,14 +33,16 @@ void InstrumentsDialog::build() {
     list_->setTextFormat(Qt::PlainText);
     list_->setAccessibleName(QStringLiteral("Connected instruments"));
     box->addWidget(list_);
-    auto* gone = new QHBoxLayout;
+    forgetLine_ = new QWidget;
+    auto* gone = new QHBoxLayout(forgetLine_);
+    gone->setContentsMargins(0, 0, 0, 0);
     forget_->setAccessibleName(QStringLiteral("Connected instrument"));
     auto* forget = new QPushButton(QStringLiteral("Forget it"));
     forget->setAccessibleName(QStringLiteral("Forget the instrument"));
     connect(forget, &QPushButton::clicked, this, &InstrumentsDialog::forgetLine);
     gone->addWidget(forget_, 1);
     gone->addWidget(forget);
-    box->addLayout(gone);
+    box->addWidget(forgetLine_);
     auto* overline = new QLabel(QStringLiteral("CONNECT ANOTHER"));
     overline->setObjectName(QStringLiteral("overline"));
     box->addWidget(overline);
@@ -149,6 +151,7 @@ void InstrumentsDialog::refresh() {
                                         "below where it is; without one, ./demo --live starts a "
                                         "simulated kitchen to practise on.")
                        : words.join(QLatin1Char('\n')));
+    forgetLine_->setVisible(!desk_.isEmpty());
     if (forget_->count() != static_cast<int>(desk_.lines().size())) {
         forget_->clear();
         for (const LineDesk::Line& line : desk_.lines())

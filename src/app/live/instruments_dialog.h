@@ -36,6 +36,7 @@ class InstrumentsDialog : public QDialog {
     QLineEdit* channels_;
     QLabel* problem_;
     QComboBox* forget_;
+    QWidget* forgetLine_ = nullptr;
 };
 
 } // namespace dynamet::app

@@ -20,10 +20,10 @@ void LineDesk::openKnown() {
         add(line);
 }
 
-void LineDesk::add(const KnownLine& line) {
+void LineDesk::add(const KnownLine& line, Keep keep) {
     std::erase_if(
         lines_, [&](const Line& one) { return one.known.connection.path == line.connection.path; });
-    Line made{line, std::make_unique<SerialLink>(line.connection, clock_)};
+    Line made{line, std::make_unique<SerialLink>(line.connection, clock_), keep};
     SerialLink* link = made.link.get();
     const std::string path = line.connection.path;
     connect(link, &SerialLink::reading, this,
@@ -52,7 +52,8 @@ void LineDesk::forget(const std::string& path) {
 std::vector<KnownLine> LineDesk::known() const {
     std::vector<KnownLine> out;
     for (const Line& line : lines_)
-        out.push_back(line.known);
+        if (line.keep == Keep::yes)
+            out.push_back(line.known);
     return out;
 }
 
@@ -117,8 +118,10 @@ std::vector<LineDesk::Channel> LineDesk::channels() const {
             channel.id = {line.known.connection.path, spec.key};
             channel.spec = spec;
             channel.lineName = toStd(nameOf(line));
-            if (const auto role = line.known.roles.find(spec.key); role != line.known.roles.end())
+            if (const auto role = line.known.roles.find(spec.key); role != line.known.roles.end()) {
                 channel.role = role->second;
+                channel.chosen = true;
+            }
             const auto watch = watches_.find(channel.id);
             channel.state =
                 watch == watches_.end() ? device::ChannelState::waiting : watch->second.at(now);

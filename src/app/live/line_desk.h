@@ -20,11 +20,13 @@ class LineDesk : public QObject {
     /// Opens what was connected before, once.
     void openKnown();
     /// Connects another one, or the same path anew.
-    void add(const KnownLine& line);
+    enum class Keep { yes, thisTime };
+    void add(const KnownLine& line, Keep keep = Keep::yes);
     void forget(const std::string& path);
     struct Line {
         KnownLine known;
         std::unique_ptr<SerialLink> link;
+        Keep keep = Keep::yes;
     };
     const std::vector<Line>& lines() const { return lines_; }
     bool isEmpty() const { return lines_.empty(); }
@@ -37,6 +39,7 @@ class LineDesk : public QObject {
         device::ChannelId id;
         device::ChannelSpec spec;
         std::string lineName, role; ///< as it was last used
+        bool chosen = false;        ///< by the cook, if only not to be used
         device::ChannelState state;
         double value = 0, ageS = 0;
     };

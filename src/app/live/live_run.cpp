@@ -76,7 +76,7 @@ Result<void> LiveRun::begin(const std::map<device::ChannelId, std::string>& role
     };
     if (!protocol_->roles.empty() && !measures(protocol_->roles.front()))
         return fail(Errc::invalidArgument, "nothing measures \"" + protocol_->roles.front() +
-                                               "\": say under Channels which probe that is");
+                                               "\": choose above which probe that is");
     beforeS_ = 0;
     start(roles);
     test_.id = book::newId();
@@ -268,7 +268,11 @@ void LiveRun::followCourse() {
     }
     if (!rating::isOver(course_[step_], now) || stepOver_)
         return;
-    if (step_ + 1 < course_.size()) {
+    // Steps by hand that are left are for after the log: the one at hand says when to stop it.
+    const bool more = std::any_of(
+        course_.begin() + static_cast<std::ptrdiff_t>(step_) + 1, course_.end(),
+        [](const rating::Until& until) { return until.what != rating::Until::What::hand; });
+    if (more) {
         ++step_;
         stepBeganS_ = nowS();
     } else {

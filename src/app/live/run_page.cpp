@@ -59,7 +59,8 @@ RunPage::RunPage(Document& document, LineDesk& desk, QWidget* parent)
     box->addWidget(channels_);
     plot_->setMinimumHeight(150);
     plot_->setAccessibleName(QStringLiteral("Readings so far"));
-    box->addWidget(plot_, 1);
+    box->addWidget(plot_, 3);
+    box->addStretch(1);
     for (QLabel* label : {when_, found_, marks_, cautions_, problem_}) {
         label->setWordWrap(true);
         label->setTextFormat(Qt::PlainText);
@@ -122,39 +123,34 @@ QWidget* RunPage::buildHead() {
 QWidget* RunPage::buildKeys() {
     constexpr int kHigh = 48;
     auto* keys = new QWidget;
-    auto* line = new QHBoxLayout(keys);
-    line->setContentsMargins(0, 0, 0, 0);
-    line->setSpacing(4);
-    const auto button = [&](const QString& words, const QString& name, auto does) {
-        auto* out = new QPushButton(words);
+    auto* both = new QVBoxLayout(keys);
+    both->setContentsMargins(0, 0, 0, 0);
+    both->setSpacing(4);
+    auto *marks = new QHBoxLayout, *course = new QHBoxLayout;
+    const auto add = [&](QHBoxLayout* line, QPushButton* out, const QString& name, auto does) {
         out->setMinimumHeight(kHigh);
         out->setAccessibleName(name);
         out->setFocusPolicy(Qt::TabFocus);
         connect(out, &QPushButton::clicked, this, does);
         line->addWidget(out);
-        return out;
+        line->setSpacing(4);
     };
-    start_->setMinimumHeight(kHigh);
-    start_->setObjectName(QStringLiteral("act"));
-    start_->setAccessibleName(QStringLiteral("Start or stop"));
-    start_->setFocusPolicy(Qt::TabFocus);
-    connect(start_, &QPushButton::clicked, this, &RunPage::startOrStop);
-    line->addWidget(start_);
-    next_->setMinimumHeight(kHigh);
-    next_->setAccessibleName(QStringLiteral("Next step"));
-    next_->setFocusPolicy(Qt::TabFocus);
-    connect(next_, &QPushButton::clicked, this, [this] { run_.nextStep(); });
-    line->addWidget(next_);
     for (const MarkKey& one : kMarks)
-        button(QString::fromUtf8(one.words), QString::fromUtf8(one.words).mid(3),
-               [this, mark = one.mark] { run_.mark(mark); });
-    button(QStringLiteral("U  take back"), QStringLiteral("take the last mark back"),
-           [this] { run_.unmark(); });
-    line->addStretch();
-    button(QStringLiteral("Instruments…"), QStringLiteral("Instruments"),
-           [this] { emit instrumentsWanted(); });
-    button(QStringLiteral("Leave"), QStringLiteral("Leave the run"),
-           [this] { emit closeWanted(); });
+        add(marks, new QPushButton(QString::fromUtf8(one.words)),
+            QString::fromUtf8(one.words).mid(3), [this, mark = one.mark] { run_.mark(mark); });
+    add(marks, new QPushButton(QStringLiteral("U  take back")),
+        QStringLiteral("take the last mark back"), [this] { run_.unmark(); });
+    marks->addStretch();
+    start_->setObjectName(QStringLiteral("act"));
+    add(course, start_, QStringLiteral("Start or stop"), [this] { startOrStop(); });
+    add(course, next_, QStringLiteral("Next step"), [this] { run_.nextStep(); });
+    course->addStretch();
+    add(course, new QPushButton(QStringLiteral("Instruments…")), QStringLiteral("Instruments"),
+        [this] { emit instrumentsWanted(); });
+    add(course, new QPushButton(QStringLiteral("Leave  (Esc)")), QStringLiteral("Leave the run"),
+        [this] { emit closeWanted(); });
+    both->addLayout(marks);
+    both->addLayout(course);
     return keys;
 }
 
@@ -192,12 +188,7 @@ void RunPage::fillChannels() {
     rows_.clear();
     constexpr int kAcross = 4;
     int at = 0;
-    std::set<std::string> taken;
-    const auto channels = desk_.channels();
-    for (const LineDesk::Channel& channel : channels)
-        if (std::find(possible_.begin(), possible_.end(), channel.role) != possible_.end())
-            taken.insert(channel.role);
-    for (const LineDesk::Channel& channel : channels) {
+    for (const LineDesk::Channel& channel : desk_.channels()) {
         Row row{channel.id, new QLabel, new QComboBox};
         row.value->setObjectName(QStringLiteral("readout"));
         row.value->setAccessibleName(
@@ -207,13 +198,7 @@ void RunPage::fillChannels() {
             row.role->addItem(QStringLiteral("%1: %2").arg(toQt(channel.spec.name), toQt(role)),
                               toQt(role));
         row.role->setAccessibleName(toQt(channel.lineName + ", " + channel.spec.name));
-        std::string role = channel.role;
-        if (role.empty())
-            for (const std::string& free : possible_)
-                if (role.empty() && channel.state == device::ChannelState::live &&
-                    rating::isLogUnit(channel.spec.unit) && taken.insert(free).second)
-                    role = free;
-        row.role->setCurrentIndex(std::max(0, row.role->findData(toQt(role))));
+        row.role->setCurrentIndex(std::max(0, row.role->findData(toQt(channel.role))));
         connect(row.role, &QComboBox::activated, this, [this, id = channel.id, box = row.role] {
             desk_.remember(id, toStd(box->currentData().toString()));
         });
@@ -222,6 +207,26 @@ void RunPage::fillChannels() {
         grid_->addWidget(row.role, 2 * (at / kAcross) + 1, at % kAcross);
         rows_.push_back(row);
         ++at;
+    }
+    giveFreeRoles();
+}
+
+/// Channels that read and that nobody gave a role take the free ones, in order.
+void RunPage::giveFreeRoles() {
+    const auto channels = desk_.channels();
+    std::set<std::string> taken;
+    for (const Row& row : rows_)
+        taken.insert(toStd(row.role->currentData().toString()));
+    for (std::size_t i = 0; i < std::min(rows_.size(), channels.size()); ++i) {
+        const LineDesk::Channel& channel = channels[i];
+        if (rows_[i].role->currentIndex() > 0 || channel.chosen ||
+            channel.state != device::ChannelState::live || !rating::isLogUnit(channel.spec.unit))
+            continue;
+        for (const std::string& role : possible_)
+            if (taken.insert(role).second) {
+                rows_[i].role->setCurrentIndex(rows_[i].role->findData(toQt(role)));
+                break;
+            }
     }
 }
 
@@ -262,7 +267,13 @@ void RunPage::refresh() {
     const auto step = run_.step();
     const auto channels = desk_.channels();
     for (std::size_t i = 0; i < std::min(rows_.size(), channels.size()); ++i)
-        rows_[i].value->setText(LineDesk::valueWords(channels[i]));
+        rows_[i].value->setText(channels[i].state == device::ChannelState::open &&
+                                        rows_[i].role->currentIndex() == 0
+                                    ? QStringLiteral("–")
+                                    : LineDesk::valueWords(channels[i]));
+    if (!run_.isRunning())
+        giveFreeRoles();
+    plot_->setVisible(run_.isRunning());
     if (run_.isRunning())
         clock_->setText(toQt(words::clockWords(run_.nowS())));
     else
@@ -305,8 +316,6 @@ void RunPage::showFound() {
 }
 
 void RunPage::draw() {
-    QElapsedTimer took;
-    took.start();
     int at = 0;
     for (const auto& [role, drawn] : run_.drawn())
         drawLine(drawn, at++);
@@ -315,7 +324,15 @@ void RunPage::draw() {
     plot_->xAxis->setLabel(QStringLiteral("minutes"));
     plot_->yAxis->setLabel(QString::fromUtf8(unitSign(document_.units().temperature())));
     plot_->replot(QCustomPlot::rpQueuedReplot);
-    frameMs_ = static_cast<double>(took.nsecsElapsed()) / 1e6;
+}
+
+double RunPage::drawNow() {
+    QElapsedTimer took;
+    took.start();
+    due_ = true;
+    refresh();
+    plot_->replot(QCustomPlot::rpImmediateRefresh);
+    return static_cast<double>(took.nsecsElapsed()) / 1e6;
 }
 
 void RunPage::drawLine(const LiveRun::Drawn& drawn, int at) {

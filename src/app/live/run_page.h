@@ -32,8 +32,8 @@ class RunPage : public QWidget {
     LiveRun& run() { return run_; }
     const Chime& chime() const { return chime_; }
     bool isRunning() const { return run_.isRunning(); }
-    /// How long the last frame took, ms: for the benchmark.
-    double lastFrameMs() const { return frameMs_; }
+    /// Draws all of it at once; how long that took, ms.
+    double drawNow();
 
   signals:
     void closeWanted();
@@ -47,6 +47,7 @@ class RunPage : public QWidget {
     QWidget* buildHead();
     QWidget* buildKeys();
     void fillChannels();
+    void giveFreeRoles();
     std::map<device::ChannelId, std::string> roles() const;
     void refresh();
     void showFound();
@@ -79,7 +80,6 @@ class RunPage : public QWidget {
     std::map<std::string, QPointer<QCPGraph>> graphs_;
     QTimer frame_;
     bool due_ = false;
-    double frameMs_ = 0;
 };
 
 } // namespace dynamet::app

@@ -31,6 +31,7 @@ Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)
     add(instruments, QStringLiteral("Instruments on the line…"), {});
     add(wallSheet, QStringLiteral("Sheet for the wall…"), {Qt::CTRL | Qt::Key_P});
     add(nextTest, QStringLiteral("What to rate next…"), {});
+    add(testDay, QStringLiteral("A test day…"), {});
     menu_->addSeparator();
     add(undo, QStringLiteral("Undo"), {Qt::CTRL | Qt::Key_Z});
     add(redo, QStringLiteral("Redo"), {Qt::CTRL | Qt::SHIFT | Qt::Key_Z, Qt::CTRL | Qt::Key_Y});
@@ -73,6 +74,7 @@ void Commands::enable(const Situation& now) {
     can(measureLive, now.place == Place::rate && now.hasAppliance && now.writable);
     can(instruments, working);
     can(nextTest, working);
+    can(testDay, working);
     can(wallSheet, now.place == Place::rate && now.hasAppliance);
     can(undo, working && !now.undo.isEmpty());
     can(redo, working && !now.redo.isEmpty());

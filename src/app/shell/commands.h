@@ -38,6 +38,7 @@ class Commands : public QObject {
         instruments,
         wallSheet,
         nextTest,
+        testDay,
         undo,
         redo,
         switchUnits,

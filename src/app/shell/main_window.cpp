@@ -4,6 +4,7 @@
 #include "app/shell/main_window.h"
 
 #include "app/shell/next_test_dialog.h"
+#include "app/shell/test_day_dialog.h"
 
 #include "app/kitchen/appliance_dialog.h"
 #include "app/widgets/save_path_dialog.h"
@@ -134,6 +135,15 @@ void MainWindow::connectCommands() {
         rate_->showInstruments();
     });
     on(Commands::wallSheet, [this] { rate_->writeWallSheet(); });
+    on(Commands::testDay, [this] {
+        if (!day_) {
+            auto* day = new TestDayDialog(document_, this);
+            connect(day, &TestDayDialog::testWanted, lineUp_, &LineUp::select);
+            day_ = day;
+        }
+        day_->show();
+        day_->raise();
+    });
     on(Commands::nextTest, [this] { NextTestDialog(document_, this).exec(); });
     on(Commands::undo, [this] { document_.undo(); });
     on(Commands::redo, [this] { document_.redo(); });
@@ -180,6 +190,7 @@ void MainWindow::switchUnits() {
 }
 
 void MainWindow::bookOpened() {
+    delete day_; // another kitchen's
     outer_->setCurrentIndex(1);
     showAccess();
     go(pages_->currentIndex());

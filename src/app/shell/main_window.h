@@ -12,7 +12,9 @@
 #include "app/shell/top_bar.h"
 #include "app/translate/translate_page.h"
 
+#include <QDialog>
 #include <QMainWindow>
+#include <QPointer>
 #include <QStackedWidget>
 
 namespace dynamet::app {
@@ -69,6 +71,7 @@ class MainWindow : public QMainWindow {
     QLabel* cutOffWords_;
     QLabel* notice_;
     GuideWindow* guide_ = nullptr;
+    QPointer<QDialog> day_; ///< a day of tests, beside the window
 };
 
 } // namespace dynamet::app

@@ -3,6 +3,7 @@
 
 #include "app/shell/screenshot.h"
 
+#include "app/shell/test_day_dialog.h"
 #include "app/translate/recipe_dialog.h"
 #include "app/translate/words_dialog.h"
 
@@ -85,6 +86,50 @@ bool pictureWords(MainWindow& window, const QString& file) {
     return dialog.grab().save(file, "PNG");
 }
 
+/// A run that is on: the deck oven's preheat by whatever is on the line (`--line`).
+void showRun(MainWindow& window) {
+    constexpr int kConnectsMs = 5000, kRunsMs = 6000;
+    window.go(MainWindow::rate);
+    window.lineUp().select("deck");
+    RatePage& rate = window.ratePage();
+    const auto wait = [](int ms, auto until) {
+        QElapsedTimer timer;
+        timer.start();
+        while (timer.elapsed() < ms && !until())
+            QApplication::processEvents(QEventLoop::AllEvents, 20);
+    };
+    for (QPushButton* method : rate.findChildren<QPushButton*>())
+        if (method->accessibleName() == toQt(rating::findProtocol("preheat")->title))
+            method->click();
+    if (rate.desk().isEmpty())
+        return;
+    wait(kConnectsMs, [&] { return !rate.desk().channels().empty(); });
+    rate.live();
+    wait(kConnectsMs / 10, [] { return false; });
+    rate.live();
+    wait(kRunsMs, [&] { return rate.runPage().run().reduction().has_value(); });
+    wait(kRunsMs / 10, [] { return false; });
+}
+
+/// A day of tests, two steps of it done.
+bool pictureDay(MainWindow& window, const QString& file) {
+    TestDayDialog day(window.document(), &window);
+    day.show();
+    const auto press = [&day](const char* name) {
+        for (QPushButton* button : day.findChildren<QPushButton*>())
+            if (button->accessibleName() == QString::fromUtf8(name))
+                button->click();
+    };
+    press("Work out the day");
+    QElapsedTimer timer;
+    timer.start();
+    while (!day.isIdle() && timer.elapsed() < 120000)
+        QApplication::processEvents(QEventLoop::AllEvents, 20);
+    press("Tick off the next step");
+    settle(window);
+    return day.grab().save(file, "PNG");
+}
+
 } // namespace
 
 QStringList viewNames() {
@@ -95,7 +140,8 @@ QStringList viewNames() {
             QStringLiteral("thermometers"),  QStringLiteral("translate"),
             QStringLiteral("translate-row"), QStringLiteral("translate-stages"),
             QStringLiteral("recipe"),        QStringLiteral("kitchen"),
-            QStringLiteral("coals"),         QStringLiteral("words")};
+            QStringLiteral("coals"),         QStringLiteral("words"),
+            QStringLiteral("live"),          QStringLiteral("test-day")};
 }
 
 bool writePicture(MainWindow& window, const QString& view, const QString& file) {
@@ -110,6 +156,10 @@ bool writePicture(MainWindow& window, const QString& view, const QString& file) 
         window.lineUp().select("yard-grill");
     } else if (view == QLatin1String("kitchen")) {
         window.go(MainWindow::kitchen);
+    } else if (view == QLatin1String("live")) {
+        showRun(window);
+    } else if (view == QLatin1String("test-day")) {
+        return pictureDay(window, file);
     } else if (showRatePage(window, view)) {
         settle(window);
     } else if (view != QLatin1String("first-start")) {

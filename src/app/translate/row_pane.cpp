@@ -19,9 +19,10 @@ namespace dynamet::app {
 
 RowPane::RowPane(Document& document, RowsModel& rows, QWidget* parent)
     : QScrollArea(parent), document_(document), rows_(rows), title_(new QLabel), pull_(new QLabel),
-      stages_(new QLabel), lines_(new QLabel), warnings_(new QLabel), cautions_(new QLabel),
-      ways_(new QLabel), tried_(new TriedPane(document)), cuts_(new CutsPane(document)),
-      curves_(new Plot), back_(new QPushButton(QStringLiteral("Back to all rows"))) {
+      times_(new QLabel), stages_(new QLabel), lines_(new QLabel), warnings_(new QLabel),
+      cautions_(new QLabel), ways_(new QLabel), tried_(new TriedPane(document)),
+      cuts_(new CutsPane(document)), curves_(new Plot),
+      back_(new QPushButton(QStringLiteral("Back to all rows"))) {
     build();
 }
 
@@ -57,6 +58,10 @@ void RowPane::build() {
     named->setSpacing(0);
     named->addWidget(title_);
     named->addWidget(pull_);
+    times_->setObjectName(QStringLiteral("sentence"));
+    times_->setAccessibleName(QStringLiteral("When to look"));
+    times_->setWordWrap(true);
+    named->addWidget(times_);
     head->addWidget(back_, 0, Qt::AlignTop);
     head->addSpacing(8);
     head->addLayout(named, 1);
@@ -158,6 +163,8 @@ void RowPane::showRow(const translate::Row& row) {
     title_->setText(toQt(words::rowTitle(row, document_.kitchen(), units)));
     pull_->setText(row.reached ? toQt(words::pullWords(row, units))
                                : toQt(words::reasonWords(row, units)));
+    times_->setText(row.reached ? toQt(words::timeWords(row)) : QString());
+    times_->setVisible(row.reached);
     QStringList stages, warnings;
     for (const std::string& line : words::rowStageLines(row, *rows_.prepared(), units))
         stages << toQt(line);

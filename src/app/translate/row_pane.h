@@ -52,6 +52,7 @@ class RowPane : public QScrollArea {
     std::optional<translate::Target> open_;
     QLabel* title_;
     QLabel* pull_;
+    QLabel* times_;  ///< when to look, what to expect, when at the latest
     QLabel* stages_; ///< of a recipe of several stages, what to do in which order
     std::optional<translate::RowDetail> detail_; ///< once it is known
     QLabel* lines_;

@@ -166,4 +166,32 @@ TestDay planTestDay(const std::vector<Wanted>& wanted, const DayMeans& means,
     return day.out;
 }
 
+std::vector<DayStep> stepsOf(const TestDay& day) {
+    std::vector<DayStep> out;
+    for (std::size_t i = 0; i < day.tests.size(); ++i) {
+        const DayTest& test = day.tests[i];
+        out.push_back({i, false, test.beginsS, test.logS - test.beginsS});
+        out.push_back({i, true, test.readyS, test.doneS - test.readyS});
+    }
+    std::stable_sort(out.begin(), out.end(),
+                     [](const DayStep& a, const DayStep& b) { return a.atS < b.atS; });
+    return out;
+}
+
+DayTest begunAt(DayTest test, double nowS) {
+    const double later = nowS - test.logS;
+    test.beginsS = std::min(test.beginsS, nowS);
+    test.logS = nowS;
+    test.readyS += later;
+    test.doneS += later;
+    return test;
+}
+
+DayTest endedAt(DayTest test, double nowS) {
+    test.readyS = std::min(test.readyS, nowS);
+    test.readyS = std::max(test.readyS, test.logS);
+    test.doneS = std::max(nowS, test.readyS);
+    return test;
+}
+
 } // namespace dynamet::rating

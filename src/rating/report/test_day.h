@@ -46,4 +46,15 @@ struct TestDay {
 TestDay planTestDay(const std::vector<Wanted>& wanted, const DayMeans& means,
                     const std::vector<DayTest>& done = {}, double nowS = 0);
 
+/// What there is to do, in the order of the day: a test's beginning or its end.
+struct DayStep {
+    std::size_t test = 0;
+    bool ends = false;
+    double atS = 0, handsS = 0;
+};
+std::vector<DayStep> stepsOf(const TestDay& day);
+/// The test with its log begun, or ended, at a moment: what comes after moves with it.
+DayTest begunAt(DayTest test, double nowS);
+DayTest endedAt(DayTest test, double nowS);
+
 } // namespace dynamet::rating
