@@ -33,9 +33,11 @@ std::string dayStepWords(const rating::TestDay& day, const rating::DayStep& step
                          const kitchen::Kitchen& kitchen, Units units) {
     const rating::Wanted& test = day.tests[step.test].test;
     const auto* how = rating::findProtocol(test.protocol);
-    return fmt::format("{}: {} “{}” ({} of your hands)", placeOf(test, kitchen, units),
-                       step.ends ? "end" : "begin", how ? how->title : test.protocol,
-                       printDuration(step.handsS));
+    constexpr double kTold = 30;
+    return fmt::format(
+        "{}: {} “{}”{}", placeOf(test, kitchen, units), step.ends ? "end" : "begin",
+        how ? how->title : test.protocol,
+        step.handsS < kTold ? "" : fmt::format(" ({} of your hands)", printDuration(step.handsS)));
 }
 
 Sheet testDaySheet(const rating::TestDay& day, double beganS, const kitchen::Kitchen& kitchen,

@@ -214,6 +214,7 @@ void RunPage::fillChannels() {
 /// Channels that read and that nobody gave a role take the free ones, in order.
 void RunPage::giveFreeRoles() {
     const auto channels = desk_.channels();
+    const bool firstOnly = run_.protocol() && run_.protocol()->firstColumnOnly;
     std::set<std::string> taken;
     for (const Row& row : rows_)
         taken.insert(toStd(row.role->currentData().toString()));
@@ -223,7 +224,7 @@ void RunPage::giveFreeRoles() {
             channel.state != device::ChannelState::live || !rating::isLogUnit(channel.spec.unit))
             continue;
         for (const std::string& role : possible_)
-            if (taken.insert(role).second) {
+            if ((!firstOnly || role == possible_.front()) && taken.insert(role).second) {
                 rows_[i].role->setCurrentIndex(rows_[i].role->findData(toQt(role)));
                 break;
             }
@@ -297,6 +298,7 @@ void RunPage::refresh() {
     marks_->setVisible(!marks.isEmpty());
     if (rows_.empty())
         problem_->setText(QStringLiteral("No instrument is on the line: press Instruments."));
+    problem_->setVisible(!problem_->text().isEmpty());
     draw();
 }
 
