@@ -3,6 +3,7 @@
 
 #include "book/live_run_store.h"
 
+#include "book/keyed_rows.h"
 #include "book/reading_blocks.h"
 #include "book/table_row.h"
 
@@ -164,6 +165,16 @@ Result<std::vector<TestMark>> loadMarks(Book& book, const std::string& testId) {
     });
 }
 
+Result<void> keepKeyed(Book& book, const std::string& testId,
+                       const std::map<std::string, std::vector<KeyedReading>>& keyed) {
+    return inTransaction(book, [&](Database& db) {
+        Statement old(db, "DELETE FROM keyed_reading WHERE test_id=?");
+        old.bind(1, testId);
+        old.exec();
+        insertKeyed(db, testId, keyed);
+    });
+}
+
 Result<void> endRun(Book& book, const std::string& testId, const When& when) {
     return inTransaction(book, [&](Database& db) {
         settle(db, testId);
@@ -200,6 +211,10 @@ Result<std::vector<CutOffRun>> cutOffRuns(Book& book) {
             blocks.bind(1, run.testId);
             blocks.executeStep();
             run.readings = blocks.getColumn(0).getInt64();
+            Statement typed(db, "SELECT count(*) FROM keyed_reading WHERE test_id=?");
+            typed.bind(1, run.testId);
+            typed.executeStep();
+            run.readings += typed.getColumn(0).getInt64();
             const auto late = waiting(db, run.testId);
             run.readings += static_cast<std::int64_t>(late.size());
             for (const LiveReading& r : late)

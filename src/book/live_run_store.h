@@ -28,6 +28,9 @@ Result<void> appendRun(Book& book, const std::string& testId,
 /// The marks of a test are those.
 Result<void> keepMarks(Book& book, const std::string& testId, const std::vector<TestMark>& marks);
 Result<std::vector<TestMark>> loadMarks(Book& book, const std::string& testId);
+/// The readings of a run that are typed, all of them so far.
+Result<void> keepKeyed(Book& book, const std::string& testId,
+                       const std::map<std::string, std::vector<KeyedReading>>& keyed);
 /// Ends it: from then on it is a draft like any other.
 Result<void> endRun(Book& book, const std::string& testId, const When& when);
 

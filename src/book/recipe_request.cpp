@@ -3,6 +3,8 @@
 
 #include "book/recipe_request.h"
 
+#include "translate/own_time.h"
+
 namespace dynamet::book {
 translate::Request requestOf(const recipe::Recipe& recipe, kitchen::Kitchen kitchen,
                              const Choices& choices) {
@@ -10,6 +12,26 @@ translate::Request requestOf(const recipe::Recipe& recipe, kitchen::Kitchen kitc
     out.kitchen = std::move(kitchen);
     out.recipe = recipe;
     out.schools = choices.schools;
+    return out;
+}
+
+std::vector<recipe::Recipe> othersOf(const recipe::Recipe& recipe,
+                                     const std::vector<recipe::Recipe>& all) {
+    std::vector<recipe::Recipe> out;
+    for (const recipe::Recipe& other : all)
+        if (translate::bearsOn(other, recipe))
+            out.push_back(other);
+    return out;
+}
+
+std::vector<translate::Request> requestsOf(const std::vector<recipe::Recipe>& recipes,
+                                           const kitchen::Kitchen& kitchen,
+                                           const Choices& choices) {
+    std::vector<translate::Request> out;
+    for (const recipe::Recipe& recipe : recipes) {
+        out.push_back(requestOf(recipe, kitchen, choices));
+        out.back().others = othersOf(recipe, recipes);
+    }
     return out;
 }
 

@@ -14,6 +14,14 @@ namespace dynamet::book {
 translate::Request requestOf(const recipe::Recipe& recipe, kitchen::Kitchen kitchen,
                              const Choices& choices);
 
+/// The other recipes of a book whose authors' times bear on one; see `translate::bearsOn`.
+std::vector<recipe::Recipe> othersOf(const recipe::Recipe& recipe,
+                                     const std::vector<recipe::Recipe>& all);
+/// One request a recipe, each with the others that bear on it.
+std::vector<translate::Request> requestsOf(const std::vector<recipe::Recipe>& recipes,
+                                           const kitchen::Kitchen& kitchen,
+                                           const Choices& choices);
+
 /// A recipe to begin with: the first appliance and food of the kitchen, the middle level that the
 /// first scale has for it. Its id is new.
 recipe::Recipe beginRecipe(const kitchen::Kitchen& kitchen, const Choices& choices);

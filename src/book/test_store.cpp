@@ -3,6 +3,7 @@
 
 #include "book/test_store.h"
 
+#include "book/keyed_rows.h"
 #include "book/reading_blocks.h"
 #include "book/table_row.h"
 
@@ -83,14 +84,7 @@ void insertReadings(Database& db, const TestRecord& t) {
                    {"reading_count", static_cast<std::int64_t>(channel.timeS.size())}});
         writeReadings(db, db.getLastInsertRowid(), channel, scale);
     }
-    for (const auto& [role, readings] : t.keyed)
-        for (std::size_t i = 0; i < readings.size(); ++i)
-            insertRow(db, "keyed_reading",
-                      {{"test_id", t.id},
-                       {"role", role},
-                       {"position", static_cast<std::int64_t>(i)},
-                       {"value_si", readings[i].value},
-                       {"typed", readings[i].typed}});
+    insertKeyed(db, t.id, t.keyed);
 }
 
 void insertNumbers(Database& db, const std::string& id, const rating::Reduction& r) {
@@ -167,6 +161,18 @@ std::optional<bool> flagOf(std::optional<double> number) {
 }
 
 } // namespace
+
+void insertKeyed(Database& db, const std::string& testId,
+                 const std::map<std::string, std::vector<KeyedReading>>& keyed) {
+    for (const auto& [role, readings] : keyed)
+        for (std::size_t i = 0; i < readings.size(); ++i)
+            insertRow(db, "keyed_reading",
+                      {{"test_id", testId},
+                       {"role", role},
+                       {"position", static_cast<std::int64_t>(i)},
+                       {"value_si", readings[i].value},
+                       {"typed", readings[i].typed}});
+}
 
 Result<void> keepAttachment(Book& book, const std::string& sha256, const std::string& mediaType,
                             const std::string& name, const std::string& content) {

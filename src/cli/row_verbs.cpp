@@ -69,9 +69,7 @@ Result<Answer> nextBest(const TranslateOptions& options) {
     if (!recipes)
         return tl::unexpected(recipes.error());
     const auto choices = loadChoices(*book).value_or(book::Choices{});
-    std::vector<translate::Request> requests;
-    for (const recipe::Recipe& recipe : *recipes)
-        requests.push_back(requestOf(recipe, *kitchen, choices));
+    const auto requests = book::requestsOf(*recipes, *kitchen, choices);
     const Units units{options.fahrenheit, options.fahrenheit};
     Answer out;
     nlohmann::json json{

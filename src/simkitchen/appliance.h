@@ -38,6 +38,11 @@ class Appliance {
     virtual std::vector<std::string> points() const = 0;
     virtual std::vector<std::string> knobs() const = 0;
     virtual std::vector<std::string> things() const { return {}; }
+    /// What a piece of food meets there: the air, what it sees, and W/m²K of its faces.
+    struct Around {
+        double airC = 20, wallC = 20, convective = 12;
+    };
+    virtual Around around() const;
     /// Electric power now, W, and what stands on a scale under it, kg; NaN for none.
     virtual double watts() const;
     virtual double kilograms() const;

@@ -82,6 +82,13 @@ double Burner::kilograms() const {
     return on_ == On::pot ? make_.potKg + waterKg_ : on_ == On::plate ? make_.plateKg : 0;
 }
 
+/// On a plate what touches it, in the pot the water.
+Appliance::Around Burner::around() const {
+    constexpr double kTouched = 260, kInWater = 600;
+    const double c = on_ == On::pot ? net_.at(water_) : net_.at(plate_);
+    return {c, c, on_ == On::pot ? kInWater : kTouched};
+}
+
 double Burner::at(const std::string& point) const {
     if (point == "water")
         return net_.at(on_ == On::pot ? water_ : room_);
@@ -131,6 +138,11 @@ bool Vat::put(const std::string& thing, bool) {
         return false;
     net_.setTemperature(liquid_, net_.at(room_)); // poured in fresh
     return true;
+}
+
+Appliance::Around Vat::around() const {
+    constexpr double kInLiquid = 450;
+    return {net_.at(liquid_), net_.at(liquid_), kInLiquid};
 }
 
 double Vat::at(const std::string& point) const {

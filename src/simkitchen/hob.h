@@ -32,6 +32,7 @@ class Burner : public Appliance {
     std::vector<std::string> points() const override { return {"water", "pot", "plate"}; }
     std::vector<std::string> knobs() const override { return {"dial", "lid"}; }
     std::vector<std::string> things() const override { return {"water", "plate"}; }
+    Around around() const override;
     double watts() const override { return powerW_ / make_.fullW * make_.fromTheWallW; }
     double kilograms() const override;
     std::unique_ptr<Appliance> clone() const override { return std::make_unique<Burner>(*this); }
@@ -65,6 +66,7 @@ class Vat : public Appliance {
     std::vector<std::string> points() const override { return {"liquid"}; }
     std::vector<std::string> knobs() const override { return {"dial"}; }
     std::vector<std::string> things() const override { return {"liquid"}; }
+    Around around() const override;
     double watts() const override { return heating_ ? make_.heaterW : 0; }
     std::unique_ptr<Appliance> clone() const override { return std::make_unique<Vat>(*this); }
     std::vector<Truth> truths(const Room& room) const override;

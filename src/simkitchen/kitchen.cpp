@@ -47,6 +47,9 @@ Kitchen::Kitchen(unsigned seed) : random_(seed) {
     const auto about = [&](double mean, double share) {
         return mean * (1 + share * normal(random_));
     };
+    made_.thicknessM = about(0.038, 0.08);
+    made_.conductivity = about(0.47, 0.05);
+    made_.heatPerVolume = about(3.65e6, 0.04);
     OvenMake oven;
     oven.dialReads = -14 + 6 * normal(random_);
     oven.blockAir = about(13, 0.1);
@@ -119,6 +122,12 @@ double Kitchen::truthOf(const Channel& channel) const {
         const auto used = wattHours_.find(channel.appliance);
         return used == wattHours_.end() ? 0 : used->second;
     }
+    if (channel.point == "core" || channel.point == "face") {
+        const auto piece = pieces_.find(channel.appliance);
+        return piece == pieces_.end()    ? room_.airC
+               : channel.point == "core" ? piece->second.coreC()
+                                         : piece->second.faceC();
+    }
     return at->second->at(channel.point);
 }
 
@@ -127,6 +136,10 @@ void Kitchen::step(double seconds) {
         appliance->step(room_, seconds);
         if (const double watt = appliance->watts(); !std::isnan(watt))
             wattHours_[name] += watt * seconds / 3600;
+    }
+    for (auto& [name, piece] : pieces_) {
+        const Appliance::Around around = appliances_.at(name)->around();
+        piece.step(around.airC, around.wallC, around.convective, seconds);
     }
     for (Instrument& instrument : instruments_)
         for (Channel& channel : instrument.channels)
@@ -150,6 +163,12 @@ std::string Kitchen::put(const std::vector<std::string>& words, bool in) {
     const auto at = appliances_.find(words[1]);
     if (at == appliances_.end())
         return "no: there is no " + words[1];
+    if (from(words, 2) == "piece") { // a piece of food, in any of them
+        pieces_.erase(words[1]);
+        if (in)
+            pieces_.emplace(words[1], Piece(made_));
+        return "ok";
+    }
     return at->second->put(from(words, 2), in) ? "ok" : "no: it takes no " + from(words, 2);
 }
 
@@ -183,8 +202,11 @@ std::string Kitchen::list() const {
             out += "|knob " + name + " " + knob;
         for (const std::string& point : appliance->points())
             out += "|point " + name + " " + point;
+        for (const char* point : {"core", "face"})
+            out += "|point " + name + " " + point;
         for (const std::string& thing : appliance->things())
             out += "|thing " + name + " " + thing;
+        out += "|thing " + name + " piece";
     }
     for (const Instrument& instrument : instruments_)
         out += "|instrument " + instrument.id + " " + std::to_string(instrument.channels.size());

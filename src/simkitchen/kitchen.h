@@ -5,6 +5,7 @@
 
 #include "simkitchen/appliance.h"
 #include "simkitchen/instrument.h"
+#include "simkitchen/piece.h"
 
 #include <map>
 #include <random>
@@ -38,6 +39,8 @@ class Kitchen {
     std::map<std::string, std::unique_ptr<Appliance>> appliances_;
     std::vector<Instrument> instruments_;
     std::mt19937_64 random_;
+    std::map<std::string, Piece> pieces_; ///< by the appliance that each lies in
+    PieceMake made_;                      ///< of every piece: nobody outside knows its numbers
     double nowS_ = 0;
     std::map<std::string, double> wattHours_;
 };

@@ -58,8 +58,6 @@ void Oven::step(const Room& room, double seconds) {
     net_.setCapacity(block_, kBlockKg * kBlockJ_kgK * (1 + kPerK * (net_.at(block_) - kCool)));
     net_.step(seconds);
     bulbC_ += (net_.at(air_) - bulbC_) * (1 - std::exp(-seconds / make_.bulbLagS));
-    if (pieceIn_)
-        piece_.step(net_.at(air_), net_.at(wall_), make_.blockAir, seconds);
 }
 
 bool Oven::set(const std::string& knob, double value) {
@@ -74,12 +72,6 @@ bool Oven::set(const std::string& knob, double value) {
 }
 
 bool Oven::put(const std::string& thing, bool in) {
-    if (thing == "piece") {
-        pieceIn_ = in;
-        if (in)
-            piece_ = Piece(PieceMake{});
-        return true;
-    }
     if (thing != "block")
         return false;
     block_in_ = in;
@@ -88,6 +80,10 @@ bool Oven::put(const std::string& thing, bool in) {
     if (in)
         net_.setTemperature(block_, net_.at(room_));
     return true;
+}
+
+Appliance::Around Oven::around() const {
+    return {net_.at(air_), net_.at(wall_), make_.blockAir};
 }
 
 double Oven::at(const std::string& point) const {
@@ -104,13 +100,11 @@ double Oven::at(const std::string& point) const {
         return beside(make_.spreadTopC);
     if (point == "block")
         return block_in_ ? net_.at(block_) : net_.at(room_);
-    if (point == "core")
-        return pieceIn_ ? piece_.coreC() : net_.at(room_);
     return nothing();
 }
 
 std::vector<std::string> Oven::points() const {
-    return {"air", "middle", "front", "back", "top", "block", "core"};
+    return {"air", "middle", "front", "back", "top", "block"};
 }
 
 std::vector<Truth> Oven::truths(const Room& room) const {
@@ -118,7 +112,6 @@ std::vector<Truth> Oven::truths(const Room& room) const {
         return {};
     Oven empty = *this;
     empty.put("block", false);
-    empty.put("piece", false);
     empty.set("door", 0);
     double air = 0, wall = 0;
     constexpr int kSettle = 4 * 3600, kMean = 3 * 3600;

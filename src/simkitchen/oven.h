@@ -5,7 +5,6 @@
 
 #include "simkitchen/appliance.h"
 #include "simkitchen/network.h"
-#include "simkitchen/piece.h"
 
 namespace simkitchen {
 
@@ -32,7 +31,8 @@ class Oven : public Appliance {
     double at(const std::string& point) const override;
     std::vector<std::string> points() const override;
     std::vector<std::string> knobs() const override { return {"dial", "door"}; }
-    std::vector<std::string> things() const override { return {"block", "piece"}; }
+    std::vector<std::string> things() const override { return {"block"}; }
+    Around around() const override;
     double watts() const override { return heating_ ? make_.elementW : 0; }
     std::unique_ptr<Appliance> clone() const override { return std::make_unique<Oven>(*this); }
     std::vector<Truth> truths(const Room& room) const override;
@@ -44,8 +44,6 @@ class Oven : public Appliance {
     std::size_t airOut_, blockAir_, blockWall_;
     double bulbC_, dialC_ = 0;
     bool heating_ = false, open_ = false, block_in_ = false;
-    Piece piece_;
-    bool pieceIn_ = false;
 };
 
 /// The block's own numbers, as a cook has them from a scale and a ruler.

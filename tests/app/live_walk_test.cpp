@@ -5,6 +5,7 @@
 // on.
 #include "app/hands.h"
 #include "app/live/instruments_dialog.h"
+#include "app/shell/test_day_dialog.h"
 #include "app/sim_kitchen.h"
 
 #include <QSettings>
@@ -198,6 +199,64 @@ TEST_F(Live, AWrongPathIsSaidAndAnotherDialectIsGuessedAt) {
             return false;
         },
         10000));
+}
+
+// Infrared guns and dials: spots in order, one key per reading; the newest is taken back by
+// Backspace; what cannot be read stays.
+TEST(LiveByHand, SpotsAreKeyedOneAfterAnotherAndAreInTheBookAtOnce) {
+    OwnSettings settings;
+    Bench bench(true, Bench::Kitchen::few);
+    QWidget* window = bench.window.get();
+    bench.choose("Yard");
+    click(window, "Measure live");
+    click(window, "Start or stop");
+    auto& run = bench.window->ratePage().runPage().run();
+    ASSERT_TRUE(run.isKeyed()) << textOf(window, "What is wrong").toStdString();
+    auto* field = find<QLineEdit>(window, "The reading");
+    ASSERT_NE(field, nullptr);
+    for (const char* typed : {"142", "146", "1388", "138"}) {
+        QTest::keyClicks(field, QString::fromUtf8(typed));
+        QTest::keyClick(field, Qt::Key_Return);
+        if (std::string(typed) == "1388") { // a slip of the finger
+            QTest::keyClick(field, Qt::Key_A, Qt::ControlModifier);
+            QTest::keyClick(field, Qt::Key_Delete);
+            if (run.test().keyed.at("probe").size() == 3)
+                QTest::keyClick(field, Qt::Key_Backspace);
+        }
+    }
+    const auto cut = dynamet::book::cutOffRuns(bench.document.book());
+    ASSERT_EQ(cut->size(), 1u);
+    EXPECT_EQ(cut->front().readings, 3);
+    EXPECT_TRUE(waitFor([&] { return run.reduction().has_value(); }, 10000));
+    QTest::keyClick(field, Qt::Key_Return);
+    EXPECT_TRUE(textOf(window, "What to read now").startsWith(QStringLiteral("Lid dial")));
+    click(window, "Start or stop");
+    ASSERT_TRUE(waitFor([&] { return isThere(window, "What was found"); }, 10000));
+    EXPECT_TRUE(textOf(window, "What was found").contains(QStringLiteral("142")));
+}
+
+// Everything of a day fits between its hands, and ticking goes on to what is next.
+TEST(TestDayWalk, ADayIsWorkedOutAndTickedOff) {
+    Bench bench(true, Bench::Kitchen::few);
+    TestDayDialog day(bench.document);
+    static_cast<QDialog&>(day).show();
+    type(&day, "The day lasts", QStringLiteral("soon"));
+    click(&day, "Work out the day");
+    EXPECT_TRUE(textOf(&day, "What is next").startsWith(QStringLiteral("! Say how long")));
+    type(&day, "The day lasts", QStringLiteral("5 h"));
+    for (const char* name : {"Rate Deck oven", "Rate Front burner", "Rate Yard grill"})
+        if (auto* box = find<QCheckBox>(&day, name); box && !box->isChecked())
+            QTest::mouseClick(box, Qt::LeftButton, {}, {8, box->height() / 2});
+    click(&day, "Work out the day");
+    ASSERT_TRUE(waitFor([&] { return day.isIdle() && !day.day().tests.empty(); }));
+    EXPECT_GE(day.day().tests.size(), 3u);
+    const QString first = textOf(&day, "What is next");
+    click(&day, "Tick off the next step");
+    EXPECT_NE(textOf(&day, "What is next"), first);
+    for (int i = 0; i < 20; ++i)
+        if (auto* tick = find<QPushButton>(&day, "Tick off the next step"); tick->isEnabled())
+            click(&day, "Tick off the next step");
+    EXPECT_TRUE(textOf(&day, "What is next").startsWith(QStringLiteral("The day is done")));
 }
 
 } // namespace

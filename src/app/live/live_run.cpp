@@ -47,6 +47,7 @@ void LiveRun::prepare(const rating::Protocol& protocol, const book::TestRecord& 
     step_ = 0;
     stepOver_ = false;
     log_.reset();
+    keyedOn_ = false;
     drawn_.clear();
     reduction_.reset();
     refusal_.reset();
@@ -59,7 +60,9 @@ void LiveRun::prepare(const rating::Protocol& protocol, const book::TestRecord& 
 }
 
 double LiveRun::nowS() const {
-    return log_ ? beforeS_ + std::max(desk_.nowS() - beganS_, log_->lastS()) : 0;
+    if (!isRunning())
+        return 0;
+    return beforeS_ + std::max(desk_.nowS() - beganS_, log_ ? log_->lastS() : 0);
 }
 
 const std::vector<device::Marked>& LiveRun::marks() const {
@@ -97,6 +100,47 @@ Result<void> LiveRun::begin(const std::map<device::ChannelId, std::string>& role
     return {};
 }
 
+Result<void> LiveRun::beginKeyed() {
+    if (!protocol_ || protocol_->keyed.empty())
+        return fail(Errc::invalidArgument, "this test has no readings that are typed");
+    test_.id = book::newId();
+    test_.setStarted(document_.now());
+    test_.channels.clear();
+    test_.keyed.clear();
+    if (auto begun = book::beginRun(document_.book(), test_, document_.now()); !begun)
+        return begun;
+    keyedOn_ = true;
+    beganS_ = desk_.nowS();
+    work_.start();
+    emit advanced();
+    return {};
+}
+
+Result<void> LiveRun::key(const rating::KeyedRole& role, const std::string& typed) {
+    const auto read = rating::parseKeyed(role, typed, document_.units().temperature());
+    if (!read)
+        return tl::unexpected(read.error());
+    auto& readings = test_.keyed[role.role];
+    readings.insert(readings.end(), read->begin(), read->end());
+    keepKeyed();
+    return {};
+}
+
+void LiveRun::unkey(const std::string& role) {
+    auto at = test_.keyed.find(role);
+    if (at == test_.keyed.end() || at->second.empty())
+        return;
+    at->second.pop_back();
+    keepKeyed();
+}
+
+void LiveRun::keepKeyed() {
+    if (const auto kept = book::keepKeyed(document_.book(), test_.id, test_.keyed); !kept)
+        document_.say(toQt(kept.error(), document_.units()));
+    reducedS_ = 0; // at once
+    emit advanced();
+}
+
 Result<void> LiveRun::resume(const std::string& testId,
                              const std::map<device::ChannelId, std::string>& roles) {
     if (auto open = book::goOnWithRun(document_.book(), testId); !open)
@@ -111,6 +155,13 @@ Result<void> LiveRun::resume(const std::string& testId,
     earlier_ = test_.channels;
     // The clock went on while nothing was heard.
     beforeS_ = static_cast<double>(document_.now().utcMs - test_.startedMs) / 1000;
+    if (earlier_.empty() && !protocol->keyed.empty()) {
+        keyedOn_ = true;
+        beganS_ = desk_.nowS();
+        work_.start();
+        emit advanced();
+        return {};
+    }
     start(roles);
     for (const book::RecordedChannel& channel : earlier_)
         for (std::size_t i = 0; i < channel.timeS.size(); ++i)
@@ -198,7 +249,7 @@ book::TestRecord LiveRun::recorded() const {
 }
 
 void LiveRun::work() {
-    if (!log_ || reducing_)
+    if (!isRunning() || reducing_)
         return;
     followCourse();
     const double now = desk_.nowS();
@@ -227,7 +278,7 @@ void LiveRun::work() {
 void LiveRun::takeReduced(quint64 id, const Result<rating::Reduction>& reduction,
                           const std::optional<SettleForecast>& settles, bool settled, double atS) {
     reducing_ = false;
-    if (id != id_ || !log_)
+    if (id != id_ || !isRunning())
         return;
     reductionTookS_ = desk_.nowS() - reducedS_;
     settles_ = settles;
@@ -324,7 +375,7 @@ void LiveRun::unmark() {
 }
 
 Result<book::TestRecord> LiveRun::stop() {
-    if (!log_)
+    if (!isRunning())
         return fail(Errc::invalidArgument, "nothing is running");
     flush();
     if (!waiting_.empty())
@@ -336,6 +387,7 @@ Result<book::TestRecord> LiveRun::stop() {
     ++id_;
     test_ = recorded();
     log_.reset();
+    keyedOn_ = false;
     emit ended();
     return test_;
 }

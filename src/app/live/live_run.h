@@ -27,6 +27,11 @@ class LiveRun : public QObject {
     void prepare(const rating::Protocol& protocol, const book::TestRecord& test);
     /// Begins with these channels. Errors: nothing measures the leading role; the book refuses.
     Result<void> begin(const std::map<device::ChannelId, std::string>& roles);
+    /// Begins with readings that are typed, one key each; and takes them, or the newest back.
+    /// Errors say what cannot be read.
+    Result<void> beginKeyed();
+    Result<void> key(const rating::KeyedRole& role, const std::string& typed);
+    void unkey(const std::string& role);
     /// Goes on with a run that was cut off.
     Result<void> resume(const std::string& testId,
                         const std::map<device::ChannelId, std::string>& roles);
@@ -36,7 +41,8 @@ class LiveRun : public QObject {
     void unmark();
     void nextStep();
     void stepBack();
-    bool isRunning() const { return log_.has_value(); }
+    bool isRunning() const { return log_.has_value() || keyedOn_; }
+    bool isKeyed() const { return keyedOn_; }
     const rating::Protocol* protocol() const { return protocol_; }
     const book::TestRecord& test() const { return test_; }
     const std::vector<rating::Until>& course() const { return course_; }
@@ -91,6 +97,8 @@ class LiveRun : public QObject {
     std::optional<rating::Reduction> reduction_;
     std::optional<Error> refusal_;
     std::optional<SettleForecast> settles_;
+    void keepKeyed();
+    bool keyedOn_ = false;
     bool settled_ = false, reducing_ = false, enoughSaid_ = false;
     std::vector<rating::SpreadAt> spread_;
     double reducedS_ = 0, reductionTookS_ = 0, leadingAtFirst_ = 0;

@@ -44,7 +44,7 @@ RunPage::RunPage(Document& document, LineDesk& desk, QWidget* parent)
       course_(new CourseLine), step_(new QLabel), clock_(new QLabel), found_(new QLabel),
       when_(new QLabel), cautions_(new QLabel), marks_(new QLabel), problem_(new QLabel),
       start_(new QPushButton), next_(new QPushButton(QStringLiteral("Next step  (Space)"))),
-      grid_(nullptr), plot_(new Plot) {
+      grid_(nullptr), keyed_(new KeyedPane(document, run_)), plot_(new Plot) {
     setProperty("guide", QStringLiteral("live"));
     setFocusPolicy(Qt::StrongFocus);
     auto* box = new QVBoxLayout(this);
@@ -59,6 +59,8 @@ RunPage::RunPage(Document& document, LineDesk& desk, QWidget* parent)
     box->addWidget(channels_);
     plot_->setMinimumHeight(150);
     plot_->setAccessibleName(QStringLiteral("Readings so far"));
+    box->addWidget(keyed_);
+    keyed_->hide();
     box->addWidget(plot_, 3);
     box->addStretch(1);
     for (QLabel* label : {when_, found_, marks_, cautions_, problem_}) {
@@ -176,6 +178,9 @@ void RunPage::goOn(const std::string& testId, const std::vector<std::string>& ro
     plot_->clearGraphs();
     due_ = true;
     setFocus();
+    refresh();
+    if (run_.isKeyed())
+        keyed_->begin();
 }
 
 /// Every channel on the line, and what it measures in this test: what it measured last, where that
@@ -252,13 +257,16 @@ void RunPage::startOrStop() {
     } else {
         for (const auto& [id, role] : roles())
             desk_.remember(id, role);
-        if (const auto begun = run_.begin(roles()); !begun)
+        const bool byHand = run_.protocol() && !run_.protocol()->fromLog && roles().empty();
+        if (const auto begun = byHand ? run_.beginKeyed() : run_.begin(roles()); !begun)
             problem_->setText(QStringLiteral("! %1.").arg(toQt(begun.error(), document_.units())));
     }
     for (const Row& row : rows_)
         row.role->setEnabled(!run_.isRunning());
     due_ = true;
     refresh();
+    if (run_.isKeyed())
+        keyed_->begin();
 }
 
 void RunPage::refresh() {
@@ -274,7 +282,9 @@ void RunPage::refresh() {
                                     : LineDesk::valueWords(channels[i]));
     if (!run_.isRunning())
         giveFreeRoles();
-    plot_->setVisible(run_.isRunning());
+    plot_->setVisible(run_.isRunning() && !run_.isKeyed());
+    channels_->setVisible(!run_.isKeyed());
+    keyed_->setVisible(run_.isKeyed());
     if (run_.isRunning())
         clock_->setText(toQt(words::clockWords(run_.nowS())));
     else
@@ -285,8 +295,9 @@ void RunPage::refresh() {
     if (step < protocol.steps.size())
         step_->setText(toQt(words::stepWords(protocol, step, run_.isRunning(), run_.isStepOver(),
                                              document_.units())));
-    start_->setText(run_.isRunning() ? QStringLiteral("Stop  (F5)")
-                                     : QStringLiteral("Start the log  (F5)"));
+    start_->setText(run_.isRunning()                       ? QStringLiteral("Stop  (F5)")
+                    : protocol.fromLog || !roles().empty() ? QStringLiteral("Start the log  (F5)")
+                                                           : QStringLiteral("Begin  (F5)"));
     QStringList cautions;
     for (const std::string& caution : protocol.cautions)
         cautions << QStringLiteral("! ") + toQt(rating::inReaderUnits(caution, document_.units()));
@@ -296,7 +307,7 @@ void RunPage::refresh() {
         marks << toQt(words::markWords(one.mark, one.atS));
     marks_->setText(marks.join(QStringLiteral(",  ")));
     marks_->setVisible(!marks.isEmpty());
-    if (rows_.empty())
+    if (rows_.empty() && run_.protocol()->fromLog)
         problem_->setText(QStringLiteral("No instrument is on the line: press Instruments."));
     problem_->setVisible(!problem_->text().isEmpty());
     draw();

@@ -5,6 +5,7 @@
 
 #include "app/live/chime.h"
 #include "app/live/course_line.h"
+#include "app/live/keyed_pane.h"
 #include "app/live/live_run.h"
 #include "app/widgets/plot.h"
 
@@ -76,6 +77,7 @@ class RunPage : public QWidget {
         QComboBox* role;
     };
     std::vector<Row> rows_;
+    KeyedPane* keyed_;
     Plot* plot_;
     std::map<std::string, QPointer<QCPGraph>> graphs_;
     QTimer frame_;

@@ -241,11 +241,16 @@ void HowPane::addImport(const char* rank) {
     import->setAccessibleName(QStringLiteral("Import a log"));
     connect(import, &QPushButton::clicked, this, &HowPane::importWanted);
     column_->addWidget(import);
-    auto* live = new QPushButton(QStringLiteral("Measure live…  (F5)"));
+    addText(QStringLiteral("Or drop the logger's file anywhere on this page."), "quiet");
+}
+
+/// By instruments on the line, or one reading after another by hand.
+void HowPane::addLive() {
+    auto* live = new QPushButton(protocol_->takesLog() ? QStringLiteral("Measure live…  (F5)")
+                                                       : QStringLiteral("Spot by spot…  (F5)"));
     live->setAccessibleName(QStringLiteral("Measure live"));
     connect(live, &QPushButton::clicked, this, &HowPane::liveWanted);
     column_->addWidget(live);
-    addText(QStringLiteral("Or drop the logger's file anywhere on this page."), "quiet");
 }
 
 void HowPane::addWork(const char* rank) {
@@ -261,11 +266,14 @@ void HowPane::addSources() {
     if (!protocol_->fromLog) {
         addKeyed();
         addWork("act");
+        if (protocol_->takesLog() || !protocol_->keyed.empty())
+            addLive();
         if (protocol_->alsoLog)
             addImport("");
         return;
     }
     addImport("act");
+    addLive();
     if (!canBeTyped(protocol_->id))
         return;
     addText(QStringLiteral("No logger? Read by hand and type it:"), "quiet");

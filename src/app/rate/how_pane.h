@@ -63,6 +63,7 @@ class HowPane : public QWidget {
     void addKeyed();
     void addSources();
     void addImport(const char* rank);
+    void addLive();
     void addWork(const char* rank);
     QLineEdit* reading(QFormLayout& form, const QString& label, const QString& hint,
                        const std::string& role);

@@ -137,7 +137,7 @@ void RatePage::beginLive() {
     }
     whole_->setCurrentIndex(1);
     run_->setFocus();
-    if (desk_.isEmpty())
+    if (desk_.isEmpty() && run_->run().protocol()->fromLog)
         showInstruments();
     emit situationChanged();
 }

@@ -223,8 +223,8 @@ std::vector<std::string> TestBench::roles() const {
 }
 
 std::optional<book::TestRecord> TestBench::liveTest() {
-    if (!protocol_ || !protocol_->takesLog()) {
-        say(QStringLiteral("This test takes no log: type its readings on the left."));
+    if (!protocol_ || (!protocol_->takesLog() && protocol_->keyed.empty())) {
+        say(QStringLiteral("This test is typed on the left."));
         return std::nullopt;
     }
     std::set<std::string> later;

@@ -36,9 +36,8 @@ NextTestDialog::~NextTestDialog() {
 }
 
 void NextTestDialog::work() {
-    std::vector<translate::Request> requests;
-    for (const recipe::Recipe& recipe : document_.recipes())
-        requests.push_back(requestOf(recipe, document_.kitchen(), document_.choices()));
+    const auto requests =
+        book::requestsOf(document_.recipes(), document_.kitchen(), document_.choices());
     if (requests.empty()) {
         says_->setText(
             QStringLiteral("There is no recipe yet: a test is worth what it does for one."));

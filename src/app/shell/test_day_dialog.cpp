@@ -132,9 +132,8 @@ void TestDayDialog::work() {
     means_ = {hours->highS, probes};
     if (std::exchange(known_, true))
         return plan();
-    std::vector<translate::Request> requests;
-    for (const recipe::Recipe& recipe : document_.recipes())
-        requests.push_back(requestOf(recipe, document_.kitchen(), document_.choices()));
+    const auto requests =
+        book::requestsOf(document_.recipes(), document_.kitchen(), document_.choices());
     if (requests.empty())
         return takeWorth({});
     working_ = true;

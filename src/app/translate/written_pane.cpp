@@ -262,9 +262,7 @@ std::optional<translate::Request> WrittenPane::request() const {
         out.recipe.piece.startK = start_->value();
     if (moves_->currentIndex() > 0)
         out.moved = static_cast<std::size_t>(moves_->currentIndex() - 1);
-    for (const recipe::Recipe& other : document_.recipes())
-        if (translate::bearsOn(other, *r))
-            out.others.push_back(other);
+    out.others = book::othersOf(*r, document_.recipes());
     out.units = document_.units();
     return out;
 }
