@@ -77,6 +77,16 @@ void Panel::hear() {
 }
 
 QWidget* Panel::knob(const QString& appliance, const QString& name) {
+    if (name == QStringLiteral("lid") || name == QStringLiteral("door")) {
+        const bool lid = name == QStringLiteral("lid");
+        auto* box = new QCheckBox(lid ? QStringLiteral("lid on") : QStringLiteral("door open"));
+        box->setAccessibleName(QStringLiteral("%1 %2").arg(appliance, name));
+        box->setChecked(lid);
+        connect(box, &QCheckBox::toggled, this, [this, appliance, name](bool on) {
+            say(QStringLiteral("set %1 %2 %3").arg(appliance, name).arg(on ? 1 : 0));
+        });
+        return box;
+    }
     auto* row = new QWidget;
     auto* line = new QHBoxLayout(row);
     line->setContentsMargins(0, 0, 0, 0);

@@ -5,6 +5,7 @@
 
 #include "numeric/roots.h"
 #include "translate/cook_row.h"
+#include "translate/linear_again.h"
 #include "translate/translate.h"
 #include "translate/window_parts.h"
 
@@ -208,7 +209,9 @@ void useOwnTime(Prepared& prepared, const std::stop_token& stop) {
     own.forecastS = lastS;
     own.forecastLowS = std::max(0.0, forecast->earlyS - beforeS);
     own.forecastHighS = forecast->latestS.value_or(forecast->expectS) - beforeS;
-    const auto seen = observed(recipe.time, *forecast, lastS, recipe.id);
+    const Timer timer{&input, inputsOf(watched->programme, spread, recipe.piece), &solves};
+    const auto seen =
+        linearAgain(observed(recipe.time, *forecast, lastS, recipe.id), forecast->belief, timer);
     prepared.belief = forecast->belief.with({}, {seen});
     for (const evidence::Agreement& one : prepared.belief.agreements())
         if (one.id == seen.id) {

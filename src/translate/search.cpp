@@ -25,6 +25,9 @@ constexpr double kAlike = 4;
 /// So many of the first round's best are cooked again.
 constexpr std::size_t kLookedAtAgain = 2;
 
+/// So many of a dial's steps to either side are gone about the best on the finer grid.
+constexpr double kLastSteps = 2;
+
 /// Of crusts alike, the time nearest to the recipe's; of a factor e.
 constexpr double kTimeWeight = 0.1;
 
@@ -137,12 +140,14 @@ struct Search {
                (byClock ? 0.2 * std::abs(r.outcome.peakK - reference().peakK) : 0);
     }
 
-    void refine() {
+    /// Halving steps about the best, from half a place on; `last`: only the dial's own last steps.
+    void refine(bool last) {
         for (std::size_t i = 0; i < controls.size(); ++i) {
             const Control& control = controls[i];
             if (!isNumeric(control.kind) || !best.reached)
                 continue;
-            double step = (control.high - control.low) / kCoarsePlaces / 2;
+            const double half = (control.high - control.low) / kCoarsePlaces / 2;
+            double step = last ? std::min(half, kLastSteps * control.step) : half;
             while (step >= control.step * 0.99 && !stop.stop_requested()) {
                 step = std::max(std::round(step / control.step), 1.0) * control.step;
                 const double centre = std::get<double>(best.instruction.setting.values[i]);
@@ -201,9 +206,11 @@ Row findBestSetting(const Prepared& prepared, const Target& target, std::stop_to
     for (const Setting& setting : possibleSettings(search.controls, kCoarsePlaces, kMostCoarse))
         for (double factor : timeFactors(written))
             search.consider(setting, cookTime(factor * written));
+    search.refineTime();
+    search.refine(false);
     search.closely();
     search.refineTime();
-    search.refine();
+    search.refine(true);
     search.refineTime();
     if (!search.best.reached)
         search.best.reason = search.closest;

@@ -48,12 +48,44 @@ std::string whenWords(const std::optional<SettleForecast>& settles, bool settled
                        std::max(1.0, std::ceil(u)));
 }
 
+namespace {
+
+std::optional<Temperature> temperatureOf(double value, const std::string& unit) {
+    return unit == "°C"   ? std::optional(Temperature::celsius(value))
+           : unit == "°F" ? std::optional(Temperature::fahrenheit(value))
+           : unit == "K"  ? std::optional(Temperature::kelvin(value))
+                          : std::nullopt;
+}
+
+} // namespace
+
+std::string limitWords(const device::ChannelSpec& spec, double value,
+                       const kitchen::Instrument* instrument, Units units) {
+    constexpr double kClose = 0.93; ///< of the way from a kitchen's 20 °C
+    const auto is = temperatureOf(value, spec.unit);
+    if (!is || std::isnan(value))
+        return spec.high && value > kClose * *spec.high
+                   ? fmt::format("{} is close to the end of its range, {} {}.", spec.name,
+                                 printFixed(*spec.high, 0), spec.unit)
+                   : "";
+    std::optional<double> limitK;
+    if (spec.high)
+        limitK = temperatureOf(*spec.high, spec.unit)->kelvin();
+    const bool ruins =
+        instrument && instrument->damageLimit && (!limitK || *instrument->damageLimit <= *limitK);
+    if (ruins)
+        limitK = instrument->damageLimit;
+    const double room = Temperature::celsius(20).kelvin();
+    if (!limitK || is->kelvin() - room < kClose * (*limitK - room))
+        return "";
+    return fmt::format("{} is close to {} {}: take it out, or turn the heat down.", spec.name,
+                       ruins ? "what ruins it," : "its limit,",
+                       printDegrees(*limitK, units.fahrenheit));
+}
+
 std::vector<DrawnPoint> drawnIn(const Thinned& thinned, const std::string& unit, Units units) {
     const auto shown = [&](double value) {
-        const auto kelvin = unit == "°C"   ? std::optional(Temperature::celsius(value))
-                            : unit == "°F" ? std::optional(Temperature::fahrenheit(value))
-                            : unit == "K"  ? std::optional(Temperature::kelvin(value))
-                                           : std::nullopt;
+        const auto kelvin = temperatureOf(value, unit);
         return !kelvin ? value : units.fahrenheit ? kelvin->fahrenheit() : kelvin->celsius();
     };
     std::vector<DrawnPoint> out;

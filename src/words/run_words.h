@@ -4,6 +4,7 @@
 #pragma once
 
 #include "device/run_log.h"
+#include "kitchen/instrument.h"
 #include "quantity/print.h"
 #include "rating/inputs/course.h"
 #include "trace/settle_forecast.h"
@@ -21,6 +22,11 @@ std::string stepWords(const rating::Protocol& protocol, std::size_t step, bool r
 std::string markWords(device::Mark mark, double atS);
 /// "settles in about 6 min (± 2)", "settled", "more time buys nothing".
 std::string whenWords(const std::optional<SettleForecast>& settles, bool settled, bool enough);
+
+/// A channel that comes close to where it stops measuring, or to what ruins the book's instrument
+/// behind it (nullptr: none of the book's); empty while it is far.
+std::string limitWords(const device::ChannelSpec& spec, double value,
+                       const kitchen::Instrument* instrument, Units units);
 
 /// What a live picture draws, in the reader's unit over minutes: both extremes of every stretch.
 struct DrawnPoint {

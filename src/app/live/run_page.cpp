@@ -299,6 +299,15 @@ void RunPage::refresh() {
                     : protocol.fromLog || !roles().empty() ? QStringLiteral("Start the log  (F5)")
                                                            : QStringLiteral("Begin  (F5)"));
     QStringList cautions;
+    for (std::size_t i = 0; i < std::min(rows_.size(), channels.size()); ++i)
+        if (channels[i].state == device::ChannelState::live)
+            if (const std::string close =
+                    words::limitWords(channels[i].spec, channels[i].value,
+                                      findInstrument(document_.kitchen().instruments,
+                                                     desk_.instrumentOf(channels[i].id.instrument)),
+                                      document_.units());
+                !close.empty())
+                cautions << QStringLiteral("! ") + toQt(close);
     for (const std::string& caution : protocol.cautions)
         cautions << QStringLiteral("! ") + toQt(rating::inReaderUnits(caution, document_.units()));
     cautions_->setText(cautions.join(QLatin1Char('\n')));
