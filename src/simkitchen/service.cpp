@@ -104,13 +104,18 @@ void Service::emit() {
 
 void Service::catchUp() {
     constexpr std::size_t kBehind = 16 * 1024;
-    constexpr double kLongest = 0.5;
-    const auto began = Clock::now();
-    for (auto& [id, port] : ports_)
-        while (port.flush() > kBehind && since(began) < kLongest) {
+    constexpr double kLongest = 2; // without anything being read
+    for (auto& [id, port] : ports_) {
+        auto moved = Clock::now();
+        for (std::size_t left = port.flush(); left > kBehind && since(moved) < kLongest;) {
             pollfd at{port.descriptor(), POLLOUT, 0};
             poll(&at, 1, 10);
+            const std::size_t now = port.flush();
+            if (now < left)
+                moved = Clock::now();
+            left = now;
         }
+    }
 }
 
 void Service::advance(double seconds) {

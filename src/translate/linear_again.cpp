@@ -64,9 +64,14 @@ evidence::Observation linearAgain(evidence::Observation seen, const evidence::Be
         std::vector<double> slopes;
         double reached = 0;
         for (std::size_t i = 0; i < at.size(); ++i) {
-            std::vector<double> off = at;
-            off[i] += 1;
-            slopes.push_back(std::log(timer.at(off, kDraw)) - nominal - is);
+            const auto moved = [&](double side) {
+                std::vector<double> off = at;
+                off[i] += side;
+                return side * (std::log(timer.at(off, kDraw)) - nominal - is);
+            };
+            slopes.push_back(moved(1));
+            if (!std::isfinite(slopes.back())) // as hot as the goal already
+                slopes.back() = moved(-1);
             if (!std::isfinite(slopes.back()))
                 return seen;
             reached += slopes.back() * at[i];

@@ -128,21 +128,31 @@ QWidget* RunPage::buildKeys() {
     auto* both = new QVBoxLayout(keys);
     both->setContentsMargins(0, 0, 0, 0);
     both->setSpacing(4);
-    auto *marks = new QHBoxLayout, *course = new QHBoxLayout;
-    const auto add = [&](QHBoxLayout* line, QPushButton* out, const QString& name, auto does) {
+    auto* marks = new QGridLayout;
+    auto* course = new QHBoxLayout;
+    marks->setSpacing(4);
+    course->setSpacing(4);
+    const auto ready = [&](QPushButton* out, const QString& name, auto does) {
         out->setMinimumHeight(kHigh);
         out->setAccessibleName(name);
         out->setFocusPolicy(Qt::TabFocus);
         connect(out, &QPushButton::clicked, this, does);
-        line->addWidget(out);
-        line->setSpacing(4);
+        return out;
+    };
+    const auto add = [&](QHBoxLayout* line, QPushButton* out, const QString& name, auto does) {
+        line->addWidget(ready(out, name, does));
+    };
+    constexpr int kAcross = 4;
+    int at = 0;
+    const auto mark = [&](QPushButton* out, const QString& name, auto does) {
+        marks->addWidget(ready(out, name, does), at / kAcross, at % kAcross);
+        ++at;
     };
     for (const MarkKey& one : kMarks)
-        add(marks, new QPushButton(QString::fromUtf8(one.words)),
-            QString::fromUtf8(one.words).mid(3), [this, mark = one.mark] { run_.mark(mark); });
-    add(marks, new QPushButton(QStringLiteral("U  take back")),
-        QStringLiteral("take the last mark back"), [this] { run_.unmark(); });
-    marks->addStretch();
+        mark(new QPushButton(QString::fromUtf8(one.words)), QString::fromUtf8(one.words).mid(3),
+             [this, made = one.mark] { run_.mark(made); });
+    mark(new QPushButton(QStringLiteral("U  take back")), QStringLiteral("take the last mark back"),
+         [this] { run_.unmark(); });
     start_->setObjectName(QStringLiteral("act"));
     add(course, start_, QStringLiteral("Start or stop"), [this] { startOrStop(); });
     add(course, next_, QStringLiteral("Next step"), [this] { run_.nextStep(); });
@@ -203,6 +213,9 @@ void RunPage::fillChannels() {
             row.role->addItem(QStringLiteral("%1: %2").arg(toQt(channel.spec.name), toQt(role)),
                               toQt(role));
         row.role->setAccessibleName(toQt(channel.lineName + ", " + channel.spec.name));
+        row.role->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        row.role->setMinimumContentsLength(9);
+        row.value->setWordWrap(true);
         row.role->setCurrentIndex(std::max(0, row.role->findData(toQt(channel.role))));
         connect(row.role, &QComboBox::activated, this, [this, id = channel.id, box = row.role] {
             desk_.remember(id, toStd(box->currentData().toString()));

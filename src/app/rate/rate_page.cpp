@@ -9,6 +9,7 @@
 
 #include <QDragEnterEvent>
 #include <QMimeData>
+#include <QScrollArea>
 #include <QTimer>
 
 namespace dynamet::app {
@@ -31,7 +32,12 @@ RatePage::RatePage(Document& document, QWidget* parent)
     box->setSpacing(8);
     outer->addWidget(whole_);
     whole_->addWidget(usual);
-    whole_->addWidget(run_);
+    auto* area = new QScrollArea; // while it is hidden it asks for no room
+    area->setWidgetResizable(true);
+    area->setFrameShape(QFrame::NoFrame);
+    area->setFocusPolicy(Qt::NoFocus);
+    area->setWidget(run_);
+    whole_->addWidget(area);
     connect(bench_, &TestBench::liveWanted, this, &RatePage::beginLive);
     connect(run_, &RunPage::instrumentsWanted, this, &RatePage::showInstruments);
     connect(run_, &RunPage::closeWanted, this, [this] {
