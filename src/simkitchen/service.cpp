@@ -15,6 +15,8 @@ namespace {
 
 using Clock = std::chrono::steady_clock;
 
+constexpr std::size_t kBehind = 16 * 1024; ///< bytes that may wait while it goes on
+
 double since(Clock::time_point then) {
     return std::chrono::duration<double>(Clock::now() - then).count();
 }
@@ -71,6 +73,7 @@ void Service::answer(const std::string& line) {
         out = "ok";
     } else if (verb == "run" && number && value >= 0) {
         advance(value);
+        catchUp(0);
         out = kitchen_.control("now");
     } else if (verb == "quit") {
         quit_ = true;
@@ -102,12 +105,11 @@ void Service::emit() {
     }
 }
 
-void Service::catchUp() {
-    constexpr std::size_t kBehind = 16 * 1024;
+void Service::catchUp(std::size_t mostBehind) {
     constexpr double kLongest = 2; // without anything being read
     for (auto& [id, port] : ports_) {
         auto moved = Clock::now();
-        for (std::size_t left = port.flush(); left > kBehind && since(moved) < kLongest;) {
+        for (std::size_t left = port.flush(); left > mostBehind && since(moved) < kLongest;) {
             pollfd at{port.descriptor(), POLLOUT, 0};
             poll(&at, 1, 10);
             const std::size_t now = port.flush();
@@ -123,7 +125,7 @@ void Service::advance(double seconds) {
     while (kitchen_.nowS() + 1e-9 < until) {
         kitchen_.step(std::min(Kitchen::kStepS, until - kitchen_.nowS()));
         emit();
-        catchUp();
+        catchUp(kBehind);
     }
 }
 

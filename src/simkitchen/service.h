@@ -25,8 +25,8 @@ class Service {
     void ask(Instrument& instrument, const std::string& line);
     void emit();
     void advance(double seconds);
-    /// Waits for readers that are behind, but not for ever.
-    void catchUp();
+    /// Waits for readers that are further behind than so many bytes, but not for ever.
+    void catchUp(std::size_t mostBehind);
     Kitchen& kitchen_;
     std::string folder_;
     double speed_;

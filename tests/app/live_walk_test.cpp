@@ -80,6 +80,7 @@ TEST_F(Live, ARunIsMeasuredMarkedAndKept) {
         [&] { return textOf(window, "Found so far").startsWith(QStringLiteral("So far: ")); },
         5000));
     EXPECT_GT(page.chime().count(), 0);
+    EXPECT_TRUE(waitFor([&] { return page.run().nowS() > 5390; }, 5000)); // all is read
     click(window, "Start or stop");
     ASSERT_TRUE(waitFor([&] { return isThere(window, "What was found"); }, 10000));
     const auto tests = listTests(bench.document.book(), "deck");
