@@ -309,8 +309,7 @@ void LiveRun::followCourse() {
         const auto kelvin = [&](double value) {
             rating::RecordedTest one;
             one.channels.push_back({"leading", "", leading->second.unit, "", {0}, {value}, 0.1});
-            const auto& series = rating::inputOf(one, {}).channels["leading"];
-            return series.value.front();
+            return rating::inputOf(one, {}).channels.at("leading").value.front();
         };
         now.leading = kelvin(leading->second.last);
         if (std::isnan(leadingAtFirst_))
@@ -355,17 +354,15 @@ void LiveRun::mark(device::Mark mark, const QString& words) {
     if (!log_)
         return;
     log_->mark({nowS(), mark, toStd(words)});
-    std::vector<book::TestMark> all;
-    for (const device::Marked& one : log_->marks())
-        all.push_back({one.atS, enumName(one.mark), one.words});
-    if (const auto kept = book::keepMarks(document_.book(), test_.id, all); !kept)
-        document_.say(toQt(kept.error(), document_.units()));
-    emit advanced();
+    keepMarks();
 }
 
 void LiveRun::unmark() {
-    if (!log_ || !log_->unmark())
-        return;
+    if (log_ && log_->unmark())
+        keepMarks();
+}
+
+void LiveRun::keepMarks() {
     std::vector<book::TestMark> all;
     for (const device::Marked& one : log_->marks())
         all.push_back({one.atS, enumName(one.mark), one.words});

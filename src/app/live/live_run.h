@@ -98,6 +98,7 @@ class LiveRun : public QObject {
     std::optional<Error> refusal_;
     std::optional<SettleForecast> settles_;
     void keepKeyed();
+    void keepMarks();
     bool keyedOn_ = false;
     bool settled_ = false, reducing_ = false, enoughSaid_ = false;
     std::vector<rating::SpreadAt> spread_;
