@@ -5,6 +5,7 @@
 
 #include "quantity/print.h"
 #include "rating/inputs/guide_text.h"
+#include "words/rating_words.h"
 
 #include <cmath>
 #include <fmt/format.h>
@@ -32,6 +33,16 @@ std::string markWords(device::Mark mark, double atS) {
         if (c == '_')
             c = ' ';
     return word + " at " + clockWords(atS);
+}
+
+std::string soFarWords(const rating::Reduction& reduction, Units units) {
+    constexpr double kRough = 1.0 / 3, kRoomK = 293.15;
+    if (reduction.quantities.empty())
+        return foundWords(reduction, units);
+    const rating::Quantity& first = reduction.quantities.front();
+    const double size = std::abs(first.unit == "K" ? first.value - kRoomK : first.value);
+    return (halfWidth95(first) > kRough * size ? "Only roughly so far: " : "So far: ") +
+           foundWords(reduction, units);
 }
 
 std::string whenWords(const std::optional<SettleForecast>& settles, bool settled, bool enough) {

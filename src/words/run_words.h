@@ -7,6 +7,7 @@
 #include "kitchen/instrument.h"
 #include "quantity/print.h"
 #include "rating/inputs/course.h"
+#include "rating/uncertainty/reduction.h"
 #include "trace/settle_forecast.h"
 #include "trace/thinned.h"
 
@@ -20,6 +21,9 @@ std::string stepWords(const rating::Protocol& protocol, std::size_t step, bool r
                       Units units);
 /// "door opened at 3:12"
 std::string markWords(device::Mark mark, double atS);
+/// What a run has found so far; said to be rough where its ± is more than a third of it (of a
+/// temperature: of its rise over a room's).
+std::string soFarWords(const rating::Reduction& reduction, Units units);
 /// "settles in about 6 min (± 2)", "settled", "more time buys nothing".
 std::string whenWords(const std::optional<SettleForecast>& settles, bool settled, bool enough);
 

@@ -24,6 +24,20 @@ TEST(RunWords, SaysWhenItWillHaveSettled) {
     EXPECT_EQ(whenWords({}, false, false), "");
 }
 
+TEST(RunWords, WhatIsStillRoughIsCalledRough) {
+    rating::Reduction found;
+    rating::Quantity air;
+    air.name = "air_K";
+    air.unit = "K";
+    air.value = 373.15;
+    air.u = 2;
+    air.dof = 1e9;
+    found.quantities = {air};
+    EXPECT_EQ(soFarWords(found, {}).find("So far: "), 0u);
+    found.quantities.front().u = 60;
+    EXPECT_EQ(soFarWords(found, {}).find("Only roughly so far: "), 0u);
+}
+
 TEST(RunWords, AProbeNearItsLimitIsNamedInTheReadersUnits) {
     device::ChannelSpec probe{"1", "left probe", "°C", 0.1, -50, 300};
     EXPECT_EQ(limitWords(probe, 200, nullptr, {}), "");

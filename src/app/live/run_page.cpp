@@ -342,8 +342,7 @@ void RunPage::showFound() {
         return;
     }
     const auto& units = document_.units();
-    found_->setText(run_.reduction() ? QStringLiteral("So far: ") +
-                                           toQt(words::foundWords(*run_.reduction(), units))
+    found_->setText(run_.reduction() ? toQt(words::soFarWords(*run_.reduction(), units))
                     : run_.refusal()
                         ? QStringLiteral("Not yet: %1.").arg(toQt(*run_.refusal(), units))
                         : QString());

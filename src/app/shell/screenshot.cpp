@@ -88,7 +88,7 @@ bool pictureWords(MainWindow& window, const QString& file) {
 
 /// A run that is on: the deck oven's preheat by whatever is on the line (`--line`).
 void showRun(MainWindow& window) {
-    constexpr int kConnectsMs = 5000, kRunsMs = 6000;
+    constexpr int kConnectsMs = 5000, kRunsMs = 12000, kLongS = 3600;
     window.go(MainWindow::rate);
     window.lineUp().select("deck");
     RatePage& rate = window.ratePage();
@@ -107,7 +107,8 @@ void showRun(MainWindow& window) {
     rate.live();
     wait(kConnectsMs / 10, [] { return false; });
     rate.live();
-    wait(kRunsMs, [&] { return rate.runPage().run().reduction().has_value(); });
+    const LiveRun& run = rate.runPage().run();
+    wait(kRunsMs, [&] { return run.reduction().has_value() && run.nowS() > kLongS; });
     wait(kRunsMs / 10, [] { return false; });
 }
 
