@@ -18,6 +18,20 @@ std::string clockWords(double seconds) {
                      : fmt::format("{}:{:02}", s / 60, s % 60);
 }
 
+std::string measuredWords(const rating::Protocol& protocol, const std::string& applianceId,
+                          const std::string& setting, const std::string& zone,
+                          const kitchen::Kitchen& kitchen, Units units) {
+    const auto* on = findAppliance(kitchen, applianceId);
+    if (!on)
+        return protocol.title;
+    std::string out = on->name;
+    if (const auto at = kitchen::parseSetting(on->controls, setting))
+        out += ", " + settingLabel(on->controls, *at, units);
+    if (on->zones.size() > 1)
+        out += ", " + zone;
+    return out + ": " + protocol.title;
+}
+
 std::string stepWords(const rating::Protocol& protocol, std::size_t step, bool running, bool over,
                       Units units) {
     std::string out =
@@ -69,6 +83,15 @@ std::optional<Temperature> temperatureOf(double value, const std::string& unit) 
 }
 
 } // namespace
+
+std::string readingWords(const device::ChannelSpec& spec, double value, Units units) {
+    const int digits = spec.resolution >= 1 ? 0 : spec.resolution >= 0.1 ? 1 : 2;
+    const auto is = temperatureOf(value, spec.unit);
+    if (!is)
+        return printFixed(value, digits) + " " + spec.unit;
+    return printFixed(units.fahrenheit ? is->fahrenheit() : is->celsius(), digits) + " " +
+           unitSign(units.temperature());
+}
 
 std::string limitWords(const device::ChannelSpec& spec, double value,
                        const kitchen::Instrument* instrument, Units units) {

@@ -58,6 +58,7 @@ TEST_F(Live, ARunIsMeasuredMarkedAndKept) {
     QWidget* window = bench.window.get();
     prepare(bench);
     ASSERT_TRUE(isThere(window, "What to do now"));
+    EXPECT_TRUE(textOf(window, "What is measured").startsWith(QStringLiteral("Deck oven, ")));
     pick(window, "Four simulated probes, probe 1", "probe 1: air");
     click(window, "Start or stop");
     ASSERT_TRUE(bench.window->ratePage().runPage().isRunning())

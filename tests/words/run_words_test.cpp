@@ -38,6 +38,15 @@ TEST(RunWords, WhatIsStillRoughIsCalledRough) {
     EXPECT_EQ(soFarWords(found, {}).find("Only roughly so far: "), 0u);
 }
 
+// Defect 192: a reader in °F met the instrument's own °C on the run page.
+TEST(Defect192, AReadingIsInTheReadersUnits) {
+    const device::ChannelSpec probe{"1", "left probe", "°C", 0.1, -50, 300};
+    EXPECT_EQ(readingWords(probe, 100, {}), "100.0 °C");
+    EXPECT_EQ(readingWords(probe, 100, {true, true}), "212.0 °F");
+    EXPECT_EQ(readingWords({"1", "old dial", "°F", 1, {}, {}}, 350, {}), "177 °C");
+    EXPECT_EQ(readingWords({"1", "weight", "g", 1, {}, {}}, 1250, {true, true}), "1250 g");
+}
+
 TEST(RunWords, AProbeNearItsLimitIsNamedInTheReadersUnits) {
     device::ChannelSpec probe{"1", "left probe", "°C", 0.1, -50, 300};
     EXPECT_EQ(limitWords(probe, 200, nullptr, {}), "");

@@ -144,7 +144,8 @@ void InstrumentsDialog::refresh() {
         for (const LineDesk::Channel& channel : desk_.channels())
             if (channel.id.instrument == line.known.connection.path)
                 words << QStringLiteral("    %1: %2")
-                             .arg(toQt(channel.spec.name), LineDesk::valueWords(channel));
+                             .arg(toQt(channel.spec.name),
+                                  LineDesk::valueWords(channel, document_.units()));
     }
     list_->setText(words.isEmpty()
                        ? QStringLiteral("Nothing is connected yet. Plug an instrument in and say "

@@ -4,6 +4,7 @@
 #include "app/live/line_desk.h"
 
 #include "app/document/qt_text.h"
+#include "words/run_words.h"
 
 #include <algorithm>
 
@@ -89,7 +90,7 @@ QString LineDesk::stateWords(const Line& line) {
     return why.isEmpty() ? out : out + QStringLiteral("; it says: %1").arg(why);
 }
 
-QString LineDesk::valueWords(const Channel& channel) {
+QString LineDesk::valueWords(const Channel& channel, const Units& units) {
     using State = device::ChannelState;
     switch (channel.state) {
     case State::waiting:
@@ -105,8 +106,7 @@ QString LineDesk::valueWords(const Channel& channel) {
     case State::live:
         break;
     }
-    const int digits = channel.spec.resolution >= 1 ? 0 : channel.spec.resolution >= 0.1 ? 1 : 2;
-    return QStringLiteral("%1 %2").arg(channel.value, 0, 'f', digits).arg(toQt(channel.spec.unit));
+    return toQt(words::readingWords(channel.spec, channel.value, units));
 }
 
 std::vector<LineDesk::Channel> LineDesk::channels() const {

@@ -7,6 +7,7 @@
 #include "app/live/serial_link.h"
 #include "device/channel_watch.h"
 #include "device/run_log.h"
+#include "quantity/print.h"
 
 #include <memory>
 
@@ -45,7 +46,7 @@ class LineDesk : public QObject {
     };
     std::vector<Channel> channels() const;
     /// "182.4 °C", "open", "! nothing for 12 s".
-    static QString valueWords(const Channel& channel);
+    static QString valueWords(const Channel& channel, const Units& units);
     void remember(const device::ChannelId& id, const std::string& role);
     /// The book's instrument behind a line; empty for none.
     std::string instrumentOf(const std::string& path) const;

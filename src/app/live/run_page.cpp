@@ -41,15 +41,19 @@ QColor lineColour(int at) {
 
 RunPage::RunPage(Document& document, LineDesk& desk, QWidget* parent)
     : QWidget(parent), document_(document), desk_(desk), run_(document, desk),
-      course_(new CourseLine), step_(new QLabel), clock_(new QLabel), found_(new QLabel),
-      when_(new QLabel), cautions_(new QLabel), marks_(new QLabel), problem_(new QLabel),
-      start_(new QPushButton), next_(new QPushButton(QStringLiteral("Next step  (Space)"))),
-      grid_(nullptr), keyed_(new KeyedPane(document, run_)), plot_(new Plot) {
+      course_(new CourseLine), place_(new QLabel), step_(new QLabel), clock_(new QLabel),
+      found_(new QLabel), when_(new QLabel), cautions_(new QLabel), marks_(new QLabel),
+      problem_(new QLabel), start_(new QPushButton),
+      next_(new QPushButton(QStringLiteral("Next step  (Space)"))), grid_(nullptr),
+      keyed_(new KeyedPane(document, run_)), plot_(new Plot) {
     setProperty("guide", QStringLiteral("live"));
     setFocusPolicy(Qt::StrongFocus);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(8);
+    place_->setObjectName(QStringLiteral("overline"));
+    place_->setAccessibleName(QStringLiteral("What is measured"));
+    box->addWidget(place_);
     box->addWidget(course_);
     box->addWidget(buildHead());
     channels_ = new QWidget;
@@ -292,7 +296,7 @@ void RunPage::refresh() {
         rows_[i].value->setText(channels[i].state == device::ChannelState::open &&
                                         rows_[i].role->currentIndex() == 0
                                     ? QStringLiteral("–")
-                                    : LineDesk::valueWords(channels[i]));
+                                    : LineDesk::valueWords(channels[i], document_.units()));
     if (!run_.isRunning())
         giveFreeRoles();
     plot_->setVisible(run_.isRunning() && !run_.isKeyed());
@@ -304,6 +308,9 @@ void RunPage::refresh() {
         clock_->setText(QStringLiteral("0:00"));
     if (!std::exchange(due_, false) && !run_.isRunning())
         return;
+    place_->setText(
+        toQt(words::measuredWords(protocol, run_.test().applianceId, run_.test().setting,
+                                  run_.test().zone, document_.kitchen(), document_.units())));
     course_->showCourse(static_cast<int>(protocol.steps.size()), static_cast<int>(step));
     if (step < protocol.steps.size())
         step_->setText(toQt(words::stepWords(protocol, step, run_.isRunning(), run_.isStepOver(),

@@ -60,6 +60,7 @@ class RunPage : public QWidget {
     Chime chime_;
     std::vector<std::string> possible_; ///< roles
     CourseLine* course_;
+    QLabel* place_; ///< what is rated, and at what
     QLabel* step_;
     QLabel* clock_;
     QLabel* found_;
