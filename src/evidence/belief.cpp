@@ -8,6 +8,7 @@
 #include <cmath>
 #include <cstdint>
 #include <map>
+#include <numeric>
 #include <unordered_map>
 
 namespace dynamet::evidence {
@@ -126,31 +127,35 @@ struct Belief::State {
     /// Everything that fits: the worst misfit is left out, and all is told anew.
     void absorb(const std::vector<Sparse>& h, const std::vector<Sparse>& ph,
                 std::vector<std::size_t> in) {
+        const auto count = static_cast<Eigen::Index>(in.size());
+        Eigen::MatrixXd all(count, count);
+        Eigen::VectorXd allY(count);
+        for (Eigen::Index i = 0; i < count; ++i) {
+            const std::size_t a = in[static_cast<std::size_t>(i)];
+            for (Eigen::Index j = 0; j <= i; ++j)
+                all(i, j) = all(j, i) = dot(h[a], ph[in[static_cast<std::size_t>(j)]]);
+            const double u = observations[a].u;
+            all(i, i) += u * u + 1e-18;
+            allY(i) = observations[a].lnDifference;
+        }
+        std::vector<Eigen::Index> left(in.size()); // rows that are still in
+        std::iota(left.begin(), left.end(), 0);
         for (;;) {
             const auto n = static_cast<Eigen::Index>(in.size());
-            Eigen::MatrixXd k(n, n);
-            Eigen::VectorXd y(n);
-            for (Eigen::Index i = 0; i < n; ++i) {
-                const std::size_t a = in[static_cast<std::size_t>(i)];
-                for (Eigen::Index j = 0; j <= i; ++j)
-                    k(i, j) = k(j, i) = dot(h[a], ph[in[static_cast<std::size_t>(j)]]);
-                const double u = observations[a].u;
-                k(i, i) += u * u + 1e-18;
-                y(i) = observations[a].lnDifference;
-            }
+            const Eigen::MatrixXd k = all(left, left);
+            const Eigen::VectorXd y = allY(left);
             factor.compute(k);
             weights = n > 0 ? Eigen::VectorXd(factor.solve(y)) : y;
             // What all others say of each (leave one out, in closed form).
-            const Eigen::MatrixXd inverse =
-                n > 0 ? Eigen::MatrixXd(factor.solve(Eigen::MatrixXd::Identity(n, n))) : k;
+            const Eigen::VectorXd inverse = inverseDiagonal(n);
             double worst = kMisfit;
             std::optional<std::size_t> out;
             for (Eigen::Index i = 0; i < n; ++i) {
                 const std::size_t a = in[static_cast<std::size_t>(i)];
                 Agreement& one = agreements[a];
                 one.absorbed = true;
-                one.z = weights(i) / std::sqrt(inverse(i, i));
-                one.lnExpected = y(i) - weights(i) / inverse(i, i);
+                one.z = weights(i) / std::sqrt(inverse(i));
+                one.lnExpected = y(i) - weights(i) / inverse(i);
                 if (std::abs(one.z) > worst) {
                     worst = std::abs(one.z);
                     out = static_cast<std::size_t>(i);
@@ -167,7 +172,18 @@ struct Belief::State {
             }
             agreements[in[*out]].absorbed = false;
             in.erase(in.begin() + static_cast<std::ptrdiff_t>(*out));
+            left.erase(left.begin() + static_cast<std::ptrdiff_t>(*out));
         }
+    }
+
+    /// Of the inverse of what was factored, only its diagonal: from L⁻¹ alone.
+    Eigen::VectorXd inverseDiagonal(Eigen::Index n) const {
+        if (n == 0)
+            return {};
+        Eigen::MatrixXd l = factor.transpositionsP() * Eigen::MatrixXd::Identity(n, n);
+        factor.matrixL().solveInPlace(l);
+        const Eigen::VectorXd inverseD = factor.vectorD().cwiseInverse();
+        return l.cwiseAbs2().transpose() * inverseD;
     }
 
     Eigen::VectorXd onSeen(const Sparse& form) const {
