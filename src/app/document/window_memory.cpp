@@ -3,20 +3,14 @@
 
 #include "app/document/window_memory.h"
 
-#include <QSettings>
-
 namespace dynamet::app {
-namespace {
-
-QSettings settings() {
+QSettings userSettings() {
     return QSettings(QSettings::IniFormat, QSettings::UserScope, QStringLiteral("dynamet"),
                      QStringLiteral("dynamet"));
 }
 
-} // namespace
-
 WindowMemory readMemory() {
-    const QSettings from = settings();
+    const QSettings from = userSettings();
     WindowMemory out;
     out.units.fahrenheit = from.value(QStringLiteral("units/fahrenheit"), false).toBool();
     out.units.inches = from.value(QStringLiteral("units/inches"), false).toBool();
@@ -27,7 +21,7 @@ WindowMemory readMemory() {
 }
 
 void keepMemory(const WindowMemory& memory) {
-    QSettings to = settings();
+    QSettings to = userSettings();
     to.setValue(QStringLiteral("units/fahrenheit"), memory.units.fahrenheit);
     to.setValue(QStringLiteral("units/inches"), memory.units.inches);
     to.setValue(QStringLiteral("units/gas_marks"), memory.units.gasMarks);

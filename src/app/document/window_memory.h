@@ -6,8 +6,12 @@
 #include "app/document/qt_text.h"
 
 #include <QByteArray>
+#include <QSettings>
 
 namespace dynamet::app {
+
+/// The user's own settings on this machine.
+QSettings userSettings();
 
 /// What a cook finds again at the next start: the units, the last book, the window's place. Kept in
 /// the user's own settings, never in a book.

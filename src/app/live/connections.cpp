@@ -3,17 +3,10 @@
 
 #include "app/live/connections.h"
 
-#include "app/document/qt_text.h"
-
-#include <QSettings>
+#include "app/document/window_memory.h"
 
 namespace dynamet::app {
 namespace {
-
-QSettings settings() {
-    return QSettings(QSettings::IniFormat, QSettings::UserScope, QStringLiteral("dynamet"),
-                     QStringLiteral("dynamet"));
-}
 
 /// "key|name|unit|resolution" of each, between line ends.
 QString specText(const std::vector<device::ChannelSpec>& specs) {
@@ -39,7 +32,7 @@ std::vector<device::ChannelSpec> specsOf(const QString& text) {
 } // namespace
 
 std::vector<KnownLine> readLines() {
-    QSettings from = settings();
+    QSettings from = userSettings();
     std::vector<KnownLine> out;
     const int count = from.beginReadArray(QStringLiteral("lines"));
     for (int i = 0; i < count; ++i) {
@@ -68,7 +61,7 @@ std::vector<KnownLine> readLines() {
 }
 
 void keepLines(const std::vector<KnownLine>& lines) {
-    QSettings to = settings();
+    QSettings to = userSettings();
     to.remove(QStringLiteral("lines"));
     to.beginWriteArray(QStringLiteral("lines"), static_cast<int>(lines.size()));
     for (std::size_t i = 0; i < lines.size(); ++i) {

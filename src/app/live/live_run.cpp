@@ -17,11 +17,6 @@ constexpr int kFlushMs = 400, kWorkMs = 500;
 /// The reduction may take a fifth of the time that passes.
 constexpr double kWorkShare = 5, kLeastBetweenS = 1;
 
-rating::TestInput inputOf(const book::TestRecord& test,
-                          const std::vector<kitchen::Instrument>& instruments) {
-    return rating::inputOf(test, instruments);
-}
-
 } // namespace
 
 LiveRun::LiveRun(Document& document, LineDesk& desk, QObject* parent)
@@ -261,7 +256,7 @@ void LiveRun::work() {
     pool_.start([this, id, test = recorded(), atS = nowS(),
                  instruments = document_.kitchen().instruments,
                  leading = protocol_->roles.empty() ? std::string() : protocol_->roles.front()] {
-        const rating::TestInput input = inputOf(test, instruments);
+        const rating::TestInput input = rating::inputOf(test, instruments);
         auto reduction = rating::reduce(input);
         std::optional<SettleForecast> settles;
         bool settled = false;
