@@ -14,6 +14,10 @@ Series between(const Series& series, double fromS, double toS) {
     const auto begin = series.timeS.begin(), end = series.timeS.end();
     const auto first = static_cast<std::size_t>(std::lower_bound(begin, end, fromS) - begin);
     const auto last = static_cast<std::size_t>(std::upper_bound(begin, end, toS) - begin);
+    if (first < last) {
+        out.timeS.reserve(last - first);
+        out.value.reserve(last - first);
+    }
     for (std::size_t i = first; i < last; ++i)
         if (series.timeS[i] >= fromS && series.timeS[i] <= toS && std::isfinite(series.value[i])) {
             out.timeS.push_back(series.timeS[i]);

@@ -4,6 +4,7 @@
 #include "trace/settled.h"
 
 #include "numeric/statistics.h"
+#include "trace/finite.h"
 
 #include <algorithm>
 #include <cmath>
@@ -71,7 +72,8 @@ Cycling findCycling(const Series& series, double noise) {
 }
 
 std::optional<Settled> findSettled(const Series& raw, const SettledRule& rule) {
-    const Series series = between(raw, -1e300, 1e300);
+    Series spare;
+    const Series& series = finite(raw, spare);
     if (series.size() < 8)
         return std::nullopt;
     const double first = series.timeS.front(), last = series.timeS.back();

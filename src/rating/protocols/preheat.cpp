@@ -8,6 +8,7 @@
 #include "numeric/statistics.h"
 #include "quantity/parse_duration.h"
 #include "quantity/print.h"
+#include "trace/finite.h"
 
 #include <algorithm>
 #include <cmath>
@@ -86,7 +87,8 @@ Finding foundIn(const Preheat& test, const Quantity& q, double settledAfterS) {
 } // namespace
 
 Result<Reduction> reducePreheat(const Preheat& test) {
-    const Series air = between(test.air, -1e300, 1e300);
+    Series spare;
+    const Series& air = finite(test.air, spare);
     if (const auto ok =
             checkReadings(test.air, test.plate ? "the plate" : "the air", 30, 250, 1300);
         !ok)

@@ -4,6 +4,7 @@
 #include "rating/uncertainty/steady_level.h"
 
 #include "numeric/statistics.h"
+#include "trace/finite.h"
 
 #include <algorithm>
 #include <array>
@@ -88,12 +89,14 @@ double creepUncertainty(const Series& log, double centreK, double stretchS) {
     const double slowest = std::exp(-stretchS / kSlowestS);
     const double ratio = early * late > 0 ? std::clamp(late / early, 0.0, slowest) : slowest;
     const double heading = m[2] + late * ratio / (1 - ratio);
-    // Evenly spread between here and there it would be a √3rd; the speed itself is told roughly only.
+    // Evenly spread between here and there it would be a √3rd; the speed itself is told roughly
+    // only.
     return std::max(least, std::abs(heading - centreK) / kSureOfHeading);
 }
 
 Result<SteadyLevel> steadyLevel(const Series& log, const SettledRule& rule, Swings swings) {
-    const Series all = between(log, -1e300, 1e300);
+    Series spare;
+    const Series& all = finite(log, spare);
     const auto settled = findSettled(all, rule);
     if (!settled)
         return neverSettled(all, rule);
