@@ -4,6 +4,7 @@
 // Builds the demo book: kitchen.json and the generated logs go through the program's own reading,
 // reductions and book; no result is written by hand.
 #include "book/kitchen_store.h"
+#include "book/menu_store.h"
 #include "book/recipe_store.h"
 #include "book/test_store.h"
 #include "formats/csv_rows.h"
@@ -296,6 +297,33 @@ void addRecipes(book::Book& book, const json& kitchen, const book::When& when) {
     }
 }
 
+void addMenus(book::Book& book, const json& kitchen, const book::When& when) {
+    const auto known = need(loadKitchen(book), "kitchen");
+    for (const json& row : kitchen.at("menus")) {
+        plan::Menu menu;
+        menu.id = row.at("id").get<std::string>();
+        menu.name = row.at("name").get<std::string>();
+        menu.siteId = row.at("site").get<std::string>();
+        menu.cooks = row.at("cooks").get<std::vector<std::string>>();
+        menu.serveMin = need(plan::parseClock(row.at("serve").get<std::string>()), menu.name);
+        menu.notBeforeMin =
+            need(plan::parseClock(row.at("not_before").get<std::string>()), menu.name);
+        for (const json& one : row.at("dishes")) {
+            plan::MenuDish dish;
+            dish.recipeId = one.at("recipe").get<std::string>();
+            dish.id = dish.recipeId;
+            dish.cook = one.value("cook", "");
+            dish.lateS = 60 * one.at("late_min").get<double>();
+            if (one.contains("appliance"))
+                dish.place = translate::Target{one.at("appliance").get<std::string>(),
+                                               one.at("zone").get<std::string>(),
+                                               one.value("vessel", "")};
+            menu.dishes.push_back(dish);
+        }
+        need(addMenu(book, menu, known, when), menu.name);
+    }
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
@@ -313,6 +341,7 @@ int main(int argc, char** argv) {
         addPlacesAndThings(book, kitchen, when);
         addTests(book, kitchen, argv[2]);
         addRecipes(book, kitchen, when);
+        addMenus(book, kitchen, when);
         book.database().exec("PRAGMA wal_checkpoint(TRUNCATE)");
     }
     std::filesystem::remove(path + "-lock");

@@ -29,6 +29,7 @@ extern const std::string_view book_migration_006;
 extern const std::string_view book_migration_007;
 extern const std::string_view book_migration_008;
 extern const std::string_view book_migration_009;
+extern const std::string_view book_migration_010;
 } // namespace dynamet::data
 
 namespace dynamet::book {
@@ -68,7 +69,8 @@ void migrate(SQLite::Database& database, int from) {
     constexpr std::array<const std::string_view*, kSchemaVersion> kMigrations{
         &data::book_migration_001, &data::book_migration_002, &data::book_migration_003,
         &data::book_migration_004, &data::book_migration_005, &data::book_migration_006,
-        &data::book_migration_007, &data::book_migration_008, &data::book_migration_009};
+        &data::book_migration_007, &data::book_migration_008, &data::book_migration_009,
+        &data::book_migration_010};
     for (int version = from; version < kSchemaVersion; ++version) {
         SQLite::Transaction transaction(database);
         database.exec(std::string(*kMigrations[static_cast<std::size_t>(version)]));

@@ -19,8 +19,7 @@ std::vector<recipe::Recipe> othersOf(const recipe::Recipe& recipe,
                                      const std::vector<recipe::Recipe>& all);
 /// One request a recipe, each with the others that bear on it.
 std::vector<translate::Request> requestsOf(const std::vector<recipe::Recipe>& recipes,
-                                           const kitchen::Kitchen& kitchen,
-                                           const Choices& choices);
+                                           const kitchen::Kitchen& kitchen, const Choices& choices);
 
 /// A recipe to begin with: the first appliance and food of the kitchen, the middle level that the
 /// first scale has for it. Its id is new.

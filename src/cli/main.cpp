@@ -24,6 +24,7 @@ struct Typed {
     cli::FindOptions find;
     cli::CoalsOptions coals;
     cli::WordsOptions words;
+    cli::PlanOptions plan;
     cli::RewriteOptions rewrite;
     cli::NewBookOptions book;
     bool json = false;
@@ -130,6 +131,19 @@ void addCoals(CLI::App& app, Typed& typed) {
     verb->callback([&typed] { typed.run = [&typed] { return cli::coals(typed.coals); }; });
 }
 
+void addPlan(CLI::App& app, Typed& typed) {
+    auto* verb = app.add_subcommand("plan", "a whole menu on the table at once");
+    verb->add_option("BOOK", typed.plan.book, "the book")->required();
+    verb->add_option("--menu", typed.plan.menu, "name of the menu")->required();
+    verb->add_option("--serve", typed.plan.serve,
+                     "when it is served, as 18:30; else as the menu says");
+    verb->add_option("--from", typed.plan.from, "nothing is begun before, as 15:00");
+    verb->add_option("--ics", typed.plan.calendar, "write it as iCalendar to this file too");
+    verb->add_option("--day", typed.plan.day, "of the serving, as 2026-12-01; of the calendar");
+    verb->add_flag("--fahrenheit", typed.plan.fahrenheit, "print in °F");
+    verb->callback([&typed] { typed.run = [&typed] { return cli::plan(typed.plan); }; });
+}
+
 void addWords(CLI::App& app, Typed& typed) {
     auto* verb = app.add_subcommand("words", "what a recipe's text says of heat, time and food");
     verb->add_option("--text", typed.words.text,
@@ -183,6 +197,7 @@ void addVerbs(CLI::App& app, Typed& typed) {
                &cli::narrow);
     addRewrite(app, typed);
     addCoals(app, typed);
+    addPlan(app, typed);
     addWords(app, typed);
     addBook(app, typed);
     for (CLI::App* verb : app.get_subcommands({}))

@@ -48,6 +48,10 @@ struct CoalsOptions {
 struct RewriteOptions {
     std::string book, text, from, to, scale;
 };
+struct PlanOptions {
+    std::string book, menu, serve, from, day, calendar;
+    bool fahrenheit = false;
+};
 struct WordsOptions {
     std::string text, scale;
 };
@@ -70,6 +74,7 @@ Result<Answer> card(const TranslateOptions& options);
 Result<Answer> coals(const CoalsOptions& options);
 Result<Answer> narrow(const TranslateOptions& options);
 Result<Answer> rewrite(const RewriteOptions& options);
+Result<Answer> plan(const PlanOptions& options);
 Result<Answer> words(const WordsOptions& options);
 Result<Answer> checkBook(const std::string& path);
 Result<Answer> newBook(const NewBookOptions& options);

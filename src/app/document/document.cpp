@@ -75,6 +75,7 @@ void Document::reload() {
             say(toQt(read.error(), units_));
     };
     take(loadRecipes(*book_, kitchen_), recipes_);
+    take(loadMenus(*book_, kitchen_), menus_);
     take(book::loadChoices(*book_), choices_);
     take(book::newestRatings(*book_), newest_);
     emit changed();
@@ -233,6 +234,8 @@ Document::Withdraw Document::withdrawOf(Thing thing) {
         return book::withdrawRecipe;
     case Thing::translation:
         return book::withdrawTranslation;
+    case Thing::menu:
+        return book::withdrawMenu;
     }
     return nullptr;
 }
@@ -285,6 +288,17 @@ Result<void> Document::addRecipe(const recipe::Recipe& recipe) {
 Result<void> Document::changeRecipe(const recipe::Recipe& to) {
     return replaced(recipes_, to, [this](book::Book& in, const recipe::Recipe& recipe) {
         return book::changeRecipe(in, recipe, kitchen_);
+    });
+}
+
+Result<void> Document::addMenu(const plan::Menu& menu) {
+    return added(book::addMenu(*book_, menu, kitchen_, now()), menu.name, book::withdrawMenu,
+                 menu.id);
+}
+
+Result<void> Document::changeMenu(const plan::Menu& to) {
+    return replaced(menus_, to, [this](book::Book& in, const plan::Menu& menu) {
+        return book::changeMenu(in, menu, kitchen_);
     });
 }
 

@@ -7,6 +7,7 @@
 #include "app/document/qt_text.h"
 #include "book/choices_store.h"
 #include "book/kitchen_store.h"
+#include "book/menu_store.h"
 #include "book/recipe_store.h"
 #include "book/test_store.h"
 
@@ -32,6 +33,7 @@ class Document : public QObject {
     book::Book& book() { return *book_; }
     const kitchen::Kitchen& kitchen() const { return kitchen_; }
     const std::vector<recipe::Recipe>& recipes() const { return recipes_; }
+    const std::vector<plan::Menu>& menus() const { return menus_; }
     const book::Choices& choices() const { return choices_; }
     const std::map<std::string, std::int64_t>& newestRatings() const { return newest_; }
     /// Every rated number of an appliance, oldest first; the kitchen has the newest of each place.
@@ -62,13 +64,16 @@ class Document : public QObject {
     Result<void> change(const kitchen::Vessel& to);
     Result<void> change(const kitchen::Insert& to);
     Result<void> change(const kitchen::Appliance& to);
-    enum class Thing { site, appliance, vessel, insert, instrument, recipe, translation };
+    enum class Thing { site, appliance, vessel, insert, instrument, recipe, translation, menu };
     /// Hides a thing from every list; nothing of it is lost.
     Result<void> retire(Thing thing, const std::string& id, const std::string& name);
     Result<void> bringBack(Thing thing, const std::string& id, const std::string& name);
     /// A recipe, new or changed; schools and scales of the book.
     Result<void> addRecipe(const recipe::Recipe& recipe);
     Result<void> changeRecipe(const recipe::Recipe& to);
+    /// A menu, new or changed.
+    Result<void> addMenu(const plan::Menu& menu);
+    Result<void> changeMenu(const plan::Menu& to);
     Result<void> choose(const book::Choices& to);
     Result<void> keepTranslation(const std::string& recipeId, const std::string& snapshot,
                                  std::uint64_t seed);
@@ -121,6 +126,7 @@ class Document : public QObject {
     std::optional<book::Book> book_;
     kitchen::Kitchen kitchen_;
     std::vector<recipe::Recipe> recipes_;
+    std::vector<plan::Menu> menus_;
     book::Choices choices_;
     std::map<std::string, std::int64_t> newest_;
     QUndoStack undo_;

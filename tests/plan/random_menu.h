@@ -1,0 +1,77 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "plan/problem.h"
+
+#include <algorithm>
+#include <random>
+
+namespace dynamet::tests {
+
+/// Invented menus: dishes of hands, a stretch or two on appliances, a rest and a wait that costs.
+inline plan::Problem randomMenu(unsigned seed, int dishes, int resources, int cooks = 1,
+                                int tolerance = 10, bool gentle = false) {
+    std::mt19937 random(seed);
+    const auto pick = [&](int low, int high) {
+        return low + static_cast<int>(random() % static_cast<unsigned>(high - low + 1));
+    };
+    plan::Problem out;
+    out.cooks = cooks;
+    constexpr int kSettings = 3;
+    for (int r = 0; r < resources; ++r) {
+        plan::Resource one;
+        one.settings = kSettings;
+        const int perStep = pick(1, 8);
+        for (int to = 0; to < kSettings; ++to) {
+            one.fromNow.push_back(pick(2, 6) + perStep * (to + 1));
+            one.hands.push_back(pick(0, 3));
+        }
+        for (int from = 0; from < kSettings; ++from)
+            for (int to = 0; to < kSettings; ++to)
+                one.change.push_back(from == to ? 0 : perStep * std::abs(from - to));
+        out.resources.push_back(one);
+    }
+    for (int d = 0; d < dishes; ++d) {
+        plan::Dish dish;
+        dish.earliest = 300 - tolerance / 2;
+        dish.latest = 300 + tolerance - tolerance / 2;
+        if (cooks > 1 && pick(0, 1))
+            dish.cook = pick(0, cooks - 1);
+        const int ways = pick(1, 3);
+        for (int w = 0; w < ways; ++w) {
+            plan::Way way;
+            way.cost = w * pick(5, 60);
+            int at = 0;
+            way.hands.push_back({0, pick(1, gentle ? 2 : 4), false});
+            at += way.hands.back().lasts + pick(0, 30);
+            const int stages = pick(1, 2);
+            for (int s = 0; s < stages; ++s) {
+                const int lasts = pick(5, gentle ? 45 : 60);
+                way.uses.push_back({pick(0, resources - 1), pick(0, kSettings - 1), 0, at,
+                                    at + lasts, pick(20, gentle ? 50 : 100), false});
+                way.hands.push_back({at, 1, false});
+                at += lasts;
+                way.hands.push_back({at - 1, 1, false});
+                at += s + 1 < stages ? pick(1, 10) : 0;
+            }
+            way.readyAt = at;
+            way.shortestRest = pick(0, 15);
+            const int longest = pick(10, 60), perMinute = pick(1, gentle ? 3 : 9);
+            for (int m = 0; m <= longest; ++m)
+                way.waitCost.push_back(m * perMinute);
+            if (pick(0, 3) == 0)
+                way.uses.push_back({pick(0, resources - 1), pick(0, kSettings - 1), 0,
+                                    way.readyAt + way.shortestRest, 0, pick(10, 40), true});
+            way.hands.push_back({1, 1, true});
+            dish.ways.push_back(way);
+        }
+        std::stable_sort(dish.ways.begin(), dish.ways.end(),
+                         [](const auto& a, const auto& b) { return a.cost < b.cost; });
+        out.dishes.push_back(dish);
+    }
+    return out;
+}
+
+} // namespace dynamet::tests
