@@ -60,7 +60,11 @@ void addHands(DishWay& way) {
         const int from = std::max(way.foodInAt, way.stageSpans[last].from);
         work.add(Task::attend, from, std::max(1, way.expectedAt - 1 - from), last);
     } else if (std::isfinite(way.row.outcome.turnS) && way.batches == 1) {
-        const int at = way.foodInAt + static_cast<int>(std::lround(way.row.outcome.turnS / 60));
+        const int moved = way.row.outcome.turnS >= way.row.outcome.lastStartS
+                              ? way.stageSpans[last].from - way.straight[last].from
+                              : 0;
+        const int at =
+            way.foodInAt + moved + static_cast<int>(std::lround(way.row.outcome.turnS / 60));
         work.add(Task::turn, at, 1, last);
     }
     work.add(Task::pull, way.expectedAt - 1, 2, last);

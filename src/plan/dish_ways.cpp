@@ -137,8 +137,8 @@ DishWay wayOf(const translate::Prepared& prepared, const translate::Row& row, in
         spans.emplace_back(stage.startS, stage.endS);
     spans.emplace_back(row.outcome.lastStartS, row.outcome.pullS);
     for (const auto& [from, to] : spans)
-        out.stageSpans.push_back({out.foodInAt + minutes(from),
-                                  out.foodInAt + std::max(minutes(from) + 1, minutesUp(to))});
+        out.straight.push_back({out.foodInAt + minutes(from),
+                                out.foodInAt + std::max(minutes(from) + 1, minutesUp(to))});
     out.lnSd = row.window ? row.window->lnSd : 0.15;
     out.neverShare = row.window ? row.window->neverShare : 0;
     return out;

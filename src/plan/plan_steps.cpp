@@ -63,8 +63,12 @@ std::vector<PlanStep> stepsOf(const MenuProblem& menu, const Plan& plan) {
         const int rests = placed.start + way.expectedAt;
         if (way.way.shortestRest > 0)
             add(StepKind::rest, {rests, rests + way.way.shortestRest});
-        if (placed.served > rests + way.way.shortestRest)
-            add(StepKind::waitWarm, {rests + way.way.shortestRest, placed.served});
+        int serving = placed.served;
+        for (const Work& work : way.work)
+            if (work.task == Task::serve)
+                serving = spanOf(work.hands, placed).from;
+        if (serving > rests + way.way.shortestRest)
+            add(StepKind::waitWarm, {rests + way.way.shortestRest, serving});
     }
     std::stable_sort(out.begin(), out.end(),
                      [](const PlanStep& a, const PlanStep& b) { return a.atMin < b.atMin; });

@@ -89,10 +89,10 @@ TEST(Commands, Defect130AKeyDoesNotActInAHiddenPage) {
 
 TEST(Commands, KeysGoWhereTheButtonsGo) {
     Bench bench;
-    bench.press(Qt::Key_3, Qt::ControlModifier);
+    bench.press(Qt::Key_K, Qt::ControlModifier);
     auto* kitchen = find<QPushButton>(bench.window.get(), "Workspace Kitchen");
     EXPECT_TRUE(kitchen->isChecked());
-    EXPECT_TRUE(kitchen->toolTip().contains(QStringLiteral("Ctrl+3")));
+    EXPECT_TRUE(kitchen->toolTip().contains(QStringLiteral("Ctrl+K")));
     bench.press(Qt::Key_U, Qt::ControlModifier);
     EXPECT_TRUE(bench.document.units().fahrenheit);
     bench.press(Qt::Key_U, Qt::ControlModifier);

@@ -254,7 +254,14 @@ TEST(TestDayWalk, ADayIsWorkedOutAndTickedOff) {
     EXPECT_GE(day.day().tests.size(), 3u);
     const QString first = textOf(&day, "What is next");
     click(&day, "Tick off the next step");
-    EXPECT_NE(textOf(&day, "What is next"), first);
+    const QString second = textOf(&day, "What is next");
+    EXPECT_NE(second, first);
+    {
+        TestDayDialog again(bench.document); // the program was closed and begun again
+        static_cast<QDialog&>(again).show();
+        EXPECT_EQ(textOf(&again, "What is next"), second);
+        EXPECT_EQ(again.day().tests.size(), day.day().tests.size());
+    }
     for (int i = 0; i < 20; ++i)
         if (auto* tick = find<QPushButton>(&day, "Tick off the next step"); tick->isEnabled())
             click(&day, "Tick off the next step");

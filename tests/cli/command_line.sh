@@ -151,6 +151,15 @@ expect 0 "look" "$cli" translate "$work/k.dynamet" --recipe pork-caraway --to "Y
 expect 1 "no place of the book" "$cli" translate "$work/k.dynamet" --recipe pork-caraway --site Moon --air 2C
 expect 0 "ways" "$cli" translate "$work/k.dynamet" --recipe pork-caraway --to "Circulator tub" --method all --json
 [[ $(json "['rows'][0]['ways'][0]['method']") == here_then_sear ]] || no "a bath is seared afterwards"
+expect 0 "served at 19:00" "$cli" plan "$work/k.dynamet" --menu "Harvest table"
+expect 0 proved_best "$cli" plan "$work/k.dynamet" --menu "Harvest table" --serve 1930 --ics "$work/p.ics" --day 2026-12-01 --json
+[[ $(json "['serve']") == 19:30 && $(json "['dishes'].__len__()") == 5 ]] || no "every dish of the menu is planned"
+[[ $(json "['chance_all_on_time'] > 0.3") == True && $(json "['cost_bound'] <= d['cost']") == True ]] || no "a plan says its chance and its bound"
+grep -q "BEGIN:VEVENT" "$work/p.ics" || no "the calendar has events"
+expect 0 "give_up" "$cli" plan "$work/k.dynamet" --menu "Harvest table" --from 18:30 --json
+expect 1 "the book has Harvest table" "$cli" plan "$work/k.dynamet" --menu "Brunch"
+expect 2 "no time of day" "$cli" plan "$work/k.dynamet" --menu "Harvest table" --serve noonish
+expect 2 "nothing is begun before" "$cli" plan "$work/k.dynamet" --menu "Harvest table" --from 20:00
 expect 2 "" "$cli" dance
 [[ $failures -eq 0 ]] && echo "every call answered as documented"
 exit $((failures > 0))

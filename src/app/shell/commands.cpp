@@ -21,7 +21,8 @@ Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)
     menu_->setAccessibleName(QStringLiteral("Menu"));
     add(rate, QStringLiteral("Rate"), {Qt::CTRL | Qt::Key_1});
     add(translate, QStringLiteral("Translate"), {Qt::CTRL | Qt::Key_2});
-    add(kitchen, QStringLiteral("Kitchen"), {Qt::CTRL | Qt::Key_3, Qt::CTRL | Qt::Key_K});
+    add(plan, QStringLiteral("Plan"), {Qt::CTRL | Qt::Key_3});
+    add(kitchen, QStringLiteral("Kitchen"), {Qt::CTRL | Qt::Key_K});
     add(findAppliance, QStringLiteral("Find an appliance"), {Qt::Key_Slash});
     menu_->addSeparator();
     add(importLog, QStringLiteral("Import a log…"), {Qt::CTRL | Qt::Key_I});
@@ -66,7 +67,7 @@ void Commands::enable(const Situation& now) {
     using Place = Situation::Place;
     const auto can = [this](Command command, bool yes) { actions_[command]->setEnabled(yes); };
     const bool working = now.bookOpen && now.place != Place::books;
-    for (const Command command : {rate, translate, kitchen, workInCopy, findAppliance})
+    for (const Command command : {rate, translate, plan, kitchen, workInCopy, findAppliance})
         can(command, now.bookOpen);
     can(findAppliance, working);
     can(importLog, now.place == Place::rate && now.atBench && now.canImport && now.writable);

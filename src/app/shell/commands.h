@@ -11,7 +11,7 @@ namespace dynamet::app {
 
 /// What the cook has in front of him, as far as it decides what can be done.
 struct Situation {
-    enum class Place { books, rate, translate, kitchen };
+    enum class Place { books, rate, translate, plan, kitchen };
     Place place = Place::books;
     bool bookOpen = false, writable = false;
     bool atBench = false;      ///< of Rate
@@ -30,6 +30,7 @@ class Commands : public QObject {
     enum Command {
         rate = 0,
         translate,
+        plan,
         kitchen,
         findAppliance,
         importLog,

@@ -27,9 +27,9 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
     : document_(document), commands_(new Commands(*this)), top_(new TopBar(document, *commands_)),
       outer_(new QStackedWidget), start_(new StartPage(document, demoBook)),
       pages_(new QStackedWidget), lineUp_(new LineUp(document)), rate_(new RatePage(document)),
-      translate_(new TranslatePage(document)), kitchen_(new KitchenPage(document)),
-      access_(new QWidget), accessWords_(new QLabel), cutOff_(new QWidget),
-      cutOffWords_(new QLabel), notice_(new QLabel) {
+      translate_(new TranslatePage(document)), plan_(new PlanPage(document)),
+      kitchen_(new KitchenPage(document)), access_(new QWidget), accessWords_(new QLabel),
+      cutOff_(new QWidget), cutOffWords_(new QLabel), notice_(new QLabel) {
     setWindowTitle(QStringLiteral("Dynamet"));
     resize(1280, 800);
     auto* centre = new QWidget;
@@ -85,6 +85,11 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
     connect(&document_, &Document::noticed, this, &MainWindow::notice);
     connect(lineUp_, &LineUp::applianceChosen, this, &MainWindow::applianceChosen);
     connect(lineUp_, &LineUp::addWanted, this, &MainWindow::addAppliance);
+    connect(&translate_->reach().row(), &RowPane::menuWanted, this,
+            [this](const translate::Target& target) {
+                if (const auto* recipe = translate_->written().recipe())
+                    plan_->addDish(recipe->id, target);
+            });
     connect(kitchen_, &KitchenPage::applianceAdded, lineUp_, &LineUp::select);
     connect(kitchen_, &KitchenPage::recipeWanted, this, [this](const std::string& id) {
         go(translate);
@@ -103,7 +108,7 @@ QWidget* MainWindow::buildWork() {
     line->setSpacing(1);
     line->addWidget(lineUp_);
     for (QWidget* page : {static_cast<QWidget*>(rate_), static_cast<QWidget*>(translate_),
-                          static_cast<QWidget*>(kitchen_)})
+                          static_cast<QWidget*>(plan_), static_cast<QWidget*>(kitchen_)})
         addPage(page);
     line->addWidget(pages_, 1);
     return work;
@@ -125,6 +130,7 @@ void MainWindow::connectCommands() {
     };
     on(Commands::rate, [this] { go(rate); });
     on(Commands::translate, [this] { go(translate); });
+    on(Commands::plan, [this] { go(plan); });
     on(Commands::kitchen, [this] { go(kitchen); });
     on(Commands::findAppliance, [this] { lineUp_->focusFilter(); });
     on(Commands::importLog, [this] { rate_->importLog(); });
@@ -168,7 +174,7 @@ void MainWindow::connectCommands() {
 
 void MainWindow::enableCommands() {
     using Place = Situation::Place;
-    constexpr Place kPlaces[] = {Place::rate, Place::translate, Place::kitchen};
+    constexpr Place kPlaces[] = {Place::rate, Place::translate, Place::plan, Place::kitchen};
     const QUndoStack& stack = document_.undoStack();
     Situation now;
     now.place = outer_->currentIndex() == 0 ? Place::books : kPlaces[pages_->currentIndex()];
@@ -266,6 +272,8 @@ void MainWindow::go(int workspace) {
     fold();
     if (workspace == translate)
         translate_->activate();
+    if (workspace == plan)
+        plan_->activate();
     if (workspace == kitchen)
         kitchen_->refresh();
     if (workspace == rate)
@@ -320,7 +328,7 @@ void MainWindow::notice(const QString& words) {
 }
 
 bool MainWindow::isIdle() const {
-    return translate_->isIdle();
+    return translate_->isIdle() && plan_->isIdle();
 }
 
 /// A narrow window leaves the room to the page: the line-up becomes a rail.

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/kitchen/kitchen_page.h"
+#include "app/plan/plan_page.h"
 #include "app/rate/rate_page.h"
 #include "app/shell/commands.h"
 #include "app/shell/guide_window.h"
@@ -25,10 +26,11 @@ class MainWindow : public QMainWindow {
   public:
     MainWindow(Document& document, const QString& demoBook);
     Document& document() { return document_; }
-    enum Workspace { rate = 0, translate = 1, kitchen = 2 };
+    enum Workspace { rate = 0, translate = 1, plan = 2, kitchen = 3 };
     void go(int workspace);
     RatePage& ratePage() { return *rate_; }
     TranslatePage& translatePage() { return *translate_; }
+    PlanPage& planPage() { return *plan_; }
     KitchenPage& kitchenPage() { return *kitchen_; }
     LineUp& lineUp() { return *lineUp_; }
     bool isIdle() const;
@@ -64,6 +66,7 @@ class MainWindow : public QMainWindow {
     LineUp* lineUp_ = nullptr;
     RatePage* rate_;
     TranslatePage* translate_;
+    PlanPage* plan_;
     KitchenPage* kitchen_;
     QWidget* access_; ///< why the book can only be read, and a copy that can be written
     QLabel* accessWords_;

@@ -146,7 +146,8 @@ QStringList viewNames() {
             QStringLiteral("translate-row"), QStringLiteral("translate-stages"),
             QStringLiteral("recipe"),        QStringLiteral("kitchen"),
             QStringLiteral("coals"),         QStringLiteral("words"),
-            QStringLiteral("live"),          QStringLiteral("test-day")};
+            QStringLiteral("live"),          QStringLiteral("test-day"),
+            QStringLiteral("plan")};
 }
 
 bool writePicture(MainWindow& window, const QString& view, const QString& file) {
@@ -161,6 +162,8 @@ bool writePicture(MainWindow& window, const QString& view, const QString& file) 
         window.lineUp().select("yard-grill");
     } else if (view == QLatin1String("kitchen")) {
         window.go(MainWindow::kitchen);
+    } else if (view == QLatin1String("plan")) {
+        window.go(MainWindow::plan);
     } else if (view == QLatin1String("live")) {
         showRun(window);
     } else if (view == QLatin1String("test-day")) {

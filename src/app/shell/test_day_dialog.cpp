@@ -7,6 +7,7 @@
 #include "app/widgets/sheet_page.h"
 #include "book/recipe_request.h"
 #include "quantity/parse_duration.h"
+#include "rating/report/test_day_state.h"
 #include "words/test_day_words.h"
 
 #include <QFormLayout>
@@ -15,11 +16,14 @@
 #include <QScrollArea>
 #include <QTime>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace dynamet::app {
 namespace {
 
 constexpr int kBeatMs = 15000;
+/// A day that began longer ago is another day.
+constexpr std::int64_t kDayMs = 18LL * 3600 * 1000;
 /// What a first test of an appliance is worth that no recipe asks for: less than any that one does.
 constexpr double kNeverRated = 30;
 
@@ -40,6 +44,7 @@ TestDayDialog::TestDayDialog(Document& document, QWidget* parent)
     resize(980, 600);
     pool_.setMaxThreadCount(1);
     build();
+    takeUp();
     beat_.setInterval(kBeatMs);
     connect(&beat_, &QTimer::timeout, this, [this] { showDay(day_); });
     beat_.start();
@@ -182,7 +187,41 @@ void TestDayDialog::plan() {
     if (beganMs_ == 0)
         beganMs_ = document_.now().utcMs;
     day_ = rating::planTestDay(wanted_, means_, done_, nowS());
+    keep();
     showDay(day_);
+}
+
+void TestDayDialog::takeUp() {
+    const auto kept = book::loadTestDay(document_.book());
+    const auto state =
+        kept && !kept->empty() ? rating::readDayState(*kept) : Result<rating::DayState>{};
+    if (!state || state->beganMs <= 0 || document_.now().utcMs - state->beganMs > kDayMs)
+        return;
+    beganMs_ = state->beganMs;
+    means_ = state->means;
+    wanted_ = state->wanted;
+    done_ = state->done;
+    for (const rating::DayTest& test : done_)
+        ticked_.insert({keyOf(test.test), false});
+    for (const rating::Wanted& test : state->ended)
+        ticked_.insert({keyOf(test), true});
+    hours_->setText(toQt(printDuration(means_.lastsS)));
+    probes_->setText(QString::number(means_.probes));
+    for (const auto& [box, id] : chosen_)
+        box->setChecked(std::any_of(wanted_.begin(), wanted_.end(),
+                                    [&](const auto& one) { return one.applianceId == id; }));
+    day_ = rating::planTestDay(wanted_, means_, done_, nowS());
+}
+
+void TestDayDialog::keep() {
+    if (!document_.isWritable())
+        return;
+    rating::DayState state{beganMs_, means_, wanted_, done_, {}};
+    for (const rating::DayTest& test : done_)
+        if (ticked_.contains({keyOf(test.test), true}))
+            state.ended.push_back(test.test);
+    if (const auto done = book::keepTestDay(document_.book(), dayStateJson(state)); !done)
+        document_.say(toQt(done.error(), document_.units()));
 }
 
 void TestDayDialog::showDay(const rating::TestDay& day) {
@@ -235,6 +274,7 @@ void TestDayDialog::tick() {
         break;
     }
     day_ = rating::planTestDay(wanted_, means_, done_, nowS());
+    keep();
     showDay(day_);
 }
 

@@ -43,6 +43,9 @@ class TestDayDialog : public QDialog {
     void showDay(const rating::TestDay& day);
     void tick();
     void print();
+    /// The day that was under way when the program ended is taken up again.
+    void takeUp();
+    void keep();
     double nowS() const;
     double clockAtBeginS() const;
     Document& document_;

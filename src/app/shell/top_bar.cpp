@@ -29,8 +29,8 @@ TopBar::TopBar(Document& document, Commands& commands, QWidget* parent)
     line->addWidget(book_);
     line->addSpacing(8);
     int index = 0;
-    for (const QString& name :
-         {QStringLiteral("Rate"), QStringLiteral("Translate"), QStringLiteral("Kitchen")}) {
+    for (const QString& name : {QStringLiteral("Rate"), QStringLiteral("Translate"),
+                                QStringLiteral("Plan"), QStringLiteral("Kitchen")}) {
         auto* button = new QPushButton(name);
         button->setObjectName(QStringLiteral("place"));
         button->setCheckable(true);

@@ -68,6 +68,13 @@ void RowPane::build() {
     auto* card = new QPushButton(QStringLiteral("Card…"));
     card->setAccessibleName(QStringLiteral("Write the row as a card"));
     connect(card, &QPushButton::clicked, this, &RowPane::writeRow);
+    auto* menu = new QPushButton(QStringLiteral("On the menu"));
+    menu->setAccessibleName(QStringLiteral("Put the dish on the menu, made here"));
+    connect(menu, &QPushButton::clicked, this, [this] {
+        if (const translate::Row* row = foundRow())
+            emit menuWanted(row->target);
+    });
+    head->addWidget(menu, 0, Qt::AlignTop);
     head->addWidget(card, 0, Qt::AlignTop);
     box->addLayout(head);
     box->addWidget(stages_);

@@ -33,6 +33,8 @@ class RowPane : public QScrollArea {
     void detailWanted(const dynamet::translate::Row& row);
     void triedWanted(const dynamet::translate::Row& row, const dynamet::translate::Tried& tried);
     void rowWanted(const dynamet::translate::Target& target);
+    /// The dish is to be on the menu in hand, made there.
+    void menuWanted(const dynamet::translate::Target& target);
     /// It is opened, or is worked out anew.
     void shown(const dynamet::translate::Row& row);
 

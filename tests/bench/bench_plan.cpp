@@ -1,0 +1,47 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+// Schedules: how soon there is a plan, the best one after two seconds of search, and what no plan
+// can cost less than, for 3 to 20 dishes on 8 appliances with two cooks. Run: bench_plan [SEEDS]
+#include "plan/random_menu.h"
+#include "plan/schedule.h"
+
+#include <chrono>
+#include <cstdlib>
+#include <fmt/format.h>
+
+int main(int argc, char** argv) {
+    using namespace dynamet;
+    using Clock = std::chrono::steady_clock;
+    const unsigned seeds = argc > 1 ? static_cast<unsigned>(std::atoi(argv[1])) : 5;
+    fmt::print("{:>6} {:>5} {:>9} {:>9} {:>8} {:>8} {:>8} {:>7} {:>9}\n", "dishes", "seed",
+               "first s", "first", "2 s", "best", "bound", "best s", "");
+    for (const int dishes : {3, 5, 8, 12, 16, 20})
+        for (unsigned seed = 1; seed <= seeds; ++seed) {
+            const auto problem = tests::randomMenu(seed, dishes, 8, 2, 20, true);
+            const auto begun = Clock::now();
+            const auto since = [&] {
+                return std::chrono::duration<double>(Clock::now() - begun).count();
+            };
+            double firstS = 0, bestS = 0;
+            int first = 0, afterTwo = 0;
+            const auto found = plan::solve(problem, {}, {}, [&](const plan::Plan& better) {
+                bestS = since();
+                if (firstS == 0) {
+                    firstS = bestS;
+                    first = better.cost;
+                }
+                if (bestS < 2)
+                    afterTwo = better.cost;
+            });
+            if (!found.plan) {
+                fmt::print("{:>6} {:>5} {:>9.3f} no plan{}\n", dishes, seed, since(),
+                           found.proved ? ", proved" : " was found");
+                continue;
+            }
+            fmt::print("{:>6} {:>5} {:>9.3f} {:>9} {:>8} {:>8} {:>8} {:>7.2f} {:>9}\n", dishes,
+                       seed, firstS, first, afterTwo, found.plan->cost, found.bound, bestS,
+                       found.proved ? "proved" : "");
+        }
+    return 0;
+}
