@@ -93,6 +93,7 @@ MenuProblem problemOf(const Menu& menu, const kitchen::Kitchen& kitchen, const R
     for (std::size_t d = 0; d < out.dishes.size(); ++d) {
         const MenuDish& said = menu.dishes[out.ofMenu[d]];
         Dish dish;
+        dish.target = before;
         dish.earliest = std::max(0, before - minutesUp(said.earlyS));
         dish.latest = before + minutesUp(said.lateS);
         const auto cook = std::find(menu.cooks.begin(), menu.cooks.end(), said.cook);

@@ -305,6 +305,7 @@ void ModelBuilder::addCost() {
         element(model_, table, waits, static_cast<int>(width), model_.way[d],
                 static_cast<int>(dish.ways.size()), cost);
         sum = sum + cost;
+        sum = sum + kOffCost * abs(model_.served[d] - dish.target);
         if (dish.late > 0)
             sum = sum + kLateCost * max(model_.served[d] - dish.latest, 0);
         begins << model_.start[d];

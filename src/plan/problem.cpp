@@ -4,6 +4,7 @@
 #include "plan/problem.h"
 
 #include <algorithm>
+#include <cstdlib>
 
 namespace dynamet::plan {
 
@@ -45,6 +46,7 @@ int costOf(const Problem& problem, const Plan& plan) {
         const auto waits = static_cast<std::size_t>(waitsFor(way, placed));
         cost += kWaitWeight * (way.cost + way.waitCost[waits]);
         cost += kLateCost * std::max(0, placed.served - dish.latest);
+        cost += kOffCost * std::abs(placed.served - dish.target);
         first = std::min(first, placed.start);
         for (std::size_t u = 0; u < placed.heats.size(); ++u) {
             if (!placed.heats[u])

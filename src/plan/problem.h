@@ -59,6 +59,7 @@ struct Dish {
     std::optional<int> way, start; ///< pinned
     std::optional<int> cook;       ///< of the problem's cooks; none = any of them
     int earliest = 0, latest = 0;  ///< when it may be served
+    int target = 0;                ///< and when it should be
     int late = 0;                  ///< minutes after `latest` that may be bought, dearly
 };
 
@@ -89,6 +90,8 @@ struct Plan {
 inline constexpr int kLateCost = 1000, kWaitWeight = 5;
 /// What a minute of hands costs that an appliance's heating up takes: no fire is lit without need.
 inline constexpr int kHeatHandsCost = 20;
+/// What a minute costs that a dish is served off its time.
+inline constexpr int kOffCost = 4;
 
 /// When a use begins and ends in a plan.
 struct Span {

@@ -4,6 +4,7 @@
 // Plan by hand: the demo's menu, a pin by key, undo; a menu that cannot be; a menu from nothing.
 #include "app/hands.h"
 #include "plan/plan_steps.h"
+#include "words/plan_words.h"
 
 #include <QListWidget>
 #include <cmath>

@@ -35,6 +35,7 @@ inline plan::Problem randomMenu(unsigned seed, int dishes, int resources, int co
     }
     for (int d = 0; d < dishes; ++d) {
         plan::Dish dish;
+        dish.target = 300;
         dish.earliest = 300 - tolerance / 2;
         dish.latest = 300 + tolerance - tolerance / 2;
         if (cooks > 1 && pick(0, 1))

@@ -25,7 +25,7 @@ Dish roast(int resource, int setting, int lasts, int demand = 100) {
     way.uses = {{resource, setting, 0, 0, lasts, demand, false}};
     Dish dish;
     dish.ways = {way};
-    dish.earliest = dish.latest = 120;
+    dish.earliest = dish.latest = dish.target = 120;
     return dish;
 }
 

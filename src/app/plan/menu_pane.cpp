@@ -46,7 +46,7 @@ void MenuPane::build() {
     editMenu_->setAccessibleName(QStringLiteral("Change when, who and where"));
     connect(editMenu_, &QPushButton::clicked, this, &MenuPane::editMenu);
     box->addWidget(editMenu_);
-    auto* overline = new QLabel(QStringLiteral("DISHES"));
+    auto* overline = new QLabel(QStringLiteral("DISHES: WHERE, WHO, ON TIME"));
     overline->setObjectName(QStringLiteral("overline"));
     box->addWidget(overline);
     list_->setAccessibleName(QStringLiteral("Dishes"));
@@ -144,7 +144,7 @@ QString MenuPane::underLine(std::size_t dish) const {
                 parts << toQt(on->name);
             parts << toQt(answer_->menu.menu.cooks[static_cast<std::size_t>(placed.cook)]);
             if (d < answer_->made.chance.dishes.size())
-                parts << QStringLiteral("on time %1 of 100")
+                parts << QStringLiteral("%1 %")
                              .arg(std::lround(100 * answer_->made.chance.dishes[d]));
         }
     } else if (!said.cook.empty()) {

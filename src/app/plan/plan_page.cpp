@@ -93,6 +93,8 @@ void PlanPage::build() {
     scroll->setWidgetResizable(true);
     scroll->setFocusPolicy(Qt::NoFocus);
     scroll->setWidget(timeline_);
+    scroll->viewport()->setAutoFillBackground(false);
+    timeline_->setAutoFillBackground(false);
     views_->addWidget(scroll);
     views_->addWidget(steps_);
     box->addWidget(views_, 1);

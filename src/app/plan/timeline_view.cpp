@@ -18,7 +18,10 @@
 namespace dynamet::app {
 namespace {
 
-constexpr double kNames = 132, kRight = 14, kTop = 30, kBar = 26, kGap = 4, kLaneGap = 8;
+constexpr double kNames = 132, kRight = 14, kTop = 30, kBar = 26, kMostBar = 40, kGap = 4,
+                 kLaneGap = 10;
+/// A name stands in a bar that is so wide, px.
+constexpr double kNamed = 70;
 constexpr int kKeyMin = 5;
 
 /// Bars of one lane that overlap stand under one another.
@@ -217,8 +220,8 @@ void TimelineView::layOut() {
                 rows[row].emplace_back(item.from, item.to);
             most = std::max(most, row + 1);
             Bar bar;
-            bar.box = QRectF(xOf(item.from), lane + static_cast<double>(row) * (kBar + kGap),
-                             std::max(2.0, xOf(item.to) - xOf(item.from)), kBar);
+            bar.box = QRectF(xOf(item.from), lane + static_cast<double>(row) * (bar_ + kGap),
+                             std::max(2.0, xOf(item.to) - xOf(item.from)), bar_);
             bar.fill = item.fill;
             bar.menuDish = static_cast<int>(menu.ofMenu[item.dish]);
             bar.colour = item.colour;
@@ -228,7 +231,7 @@ void TimelineView::layOut() {
                          !item.words.isEmpty();
             bars_.push_back(bar);
         }
-        const double high = static_cast<double>(most) * (kBar + kGap) - kGap;
+        const double high = static_cast<double>(most) * (bar_ + kGap) - kGap;
         lanes_.push_back({name, lane, high});
         top += high + kLaneGap;
     };
@@ -336,13 +339,42 @@ void TimelineView::paintBar(QPainter& painter, const Bar& bar) const {
     painter.setFont(look::textFont(13, true));
     const QString words = (bar.pinned ? QStringLiteral("▸ ") : QString()) + bar.words;
     const QFontMetricsF metrics(painter.font());
-    if (box.width() > 46)
+    if (box.width() >= kNamed)
         painter.drawText(box.adjusted(6, 0, -4, 0), Qt::AlignVCenter | Qt::AlignLeft,
                          metrics.elidedText(words, Qt::ElideRight, box.width() - 10));
 }
 
+void TimelineView::paintName(QPainter& painter, const Bar& bar) const {
+    if (bar.fill != Fill::cooking || bar.words.isEmpty() || bar.box.width() >= kNamed)
+        return;
+    double right = bar.box.left(), left = kNames;
+    for (const Bar& other : bars_) {
+        if (std::abs(other.box.top() - bar.box.top()) > 1 || &other == &bar)
+            continue;
+        if (other.fill == Fill::heating && std::abs(other.box.right() - right) < 2)
+            right = other.box.left();
+    }
+    for (const Bar& other : bars_)
+        if (std::abs(other.box.top() - bar.box.top()) <= 1 && other.box.right() <= right + 1 &&
+            other.box.left() < right - 1)
+            left = std::max(left, other.box.right());
+    painter.setPen(look::kInk);
+    painter.setFont(look::textFont(13, true));
+    const QRectF room(left + 4, bar.box.top(), right - left - 10, bar.box.height());
+    painter.drawText(room, Qt::AlignVCenter | Qt::AlignRight,
+                     QFontMetricsF(painter.font())
+                         .elidedText((bar.pinned ? QStringLiteral("▸ ") : QString()) + bar.words,
+                                     Qt::ElideRight, room.width()));
+}
+
 void TimelineView::paintEvent(QPaintEvent*) {
+    bar_ = kBar;
     layOut();
+    if (!lanes_.empty()) { // the room that is left makes the bars higher
+        const double needs = lanes_.back().top + lanes_.back().height - kTop;
+        bar_ = std::clamp(kBar * (height() - kTop - kLaneGap) / needs, kBar, kMostBar);
+        layOut();
+    }
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     if (lanes_.empty())
@@ -351,7 +383,7 @@ void TimelineView::paintEvent(QPaintEvent*) {
     painter.setFont(look::textFont(13));
     for (const Lane& lane : lanes_) {
         painter.setPen(look::kInk);
-        painter.drawText(QRectF(6, lane.top, kNames - 12, std::min(lane.height, kBar)),
+        painter.drawText(QRectF(6, lane.top, kNames - 12, std::min(lane.height, bar_)),
                          Qt::AlignVCenter | Qt::AlignLeft,
                          painter.fontMetrics().elidedText(lane.name, Qt::ElideRight,
                                                           static_cast<int>(kNames) - 14));
@@ -361,9 +393,11 @@ void TimelineView::paintEvent(QPaintEvent*) {
     }
     for (const Bar& bar : bars_)
         paintBar(painter, bar);
+    for (const Bar& bar : bars_)
+        paintName(painter, bar);
     painter.setPen(QPen(look::kInk, 2));
     for (const auto& [at, dish] : looks_)
-        painter.drawLine(at + QPointF(0, -3), at + QPointF(0, kBar + 3));
+        painter.drawLine(at + QPointF(0, -3), at + QPointF(0, bar_ + 3));
     const double serve = xOf(answer_->menu.menu.serveMin);
     painter.setPen(QPen(look::kAccent, 2));
     painter.drawLine(QPointF(serve, kTop - 8), QPointF(serve, height()));

@@ -55,6 +55,8 @@ class TimelineView : public QWidget {
     void layOut();
     void addBars(std::size_t dish, const std::vector<double>& laneTops);
     double xOf(double minute) const;
+    /// A bar too short for its name has it at its left, where the lane is free.
+    void paintName(QPainter& painter, const Bar& bar) const;
     const Bar* barAt(const QPointF& at) const;
     void paintBar(QPainter& painter, const Bar& bar) const;
     void paintClock(QPainter& painter) const;
@@ -64,6 +66,7 @@ class TimelineView : public QWidget {
     std::vector<Bar> bars_;
     std::vector<std::pair<QPointF, int>> looks_;
     int fromMin_ = 0, toMin_ = 60;
+    double bar_ = 26; ///< height of a bar: as there is room
     int chosen_ = -1, dragged_ = -1;
     double dragFromX_ = 0, dragX_ = 0;
 };
