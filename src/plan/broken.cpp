@@ -133,6 +133,11 @@ std::vector<std::string> broken(const Problem& problem, const Plan& plan) {
         const int waits = waitsFor(way, placed);
         if (waits < 0 || waits >= static_cast<int>(way.waitCost.size()))
             return {fmt::format("dish {} waits {} min", d, waits)};
+        for (const Use& use : way.uses)
+            if (const Span span = spanOf(use, placed);
+                use.waits && span.to - span.from < kLeastWarmMin)
+                out.push_back(
+                    fmt::format("dish {} is kept warm for {} min", d, span.to - span.from));
         if (placed.start < 0)
             out.push_back(fmt::format("dish {} begins before now", d));
         if (placed.served < dish.earliest || placed.served > dish.latest + dish.late)

@@ -20,6 +20,8 @@ constexpr double kMinute = 60;
 constexpr double kShortWaitS = 12 * 60, kLongestWaitS = 75 * 60;
 /// Between two batches on one place.
 constexpr double kBatchGapS = 60;
+/// A warm place is worth heating where waiting costs so much less than under foil.
+constexpr double kWorthWarming = 0.7;
 
 int minutesUp(double seconds) {
     return static_cast<int>(std::ceil(seconds / kMinute - 1e-9));
@@ -216,7 +218,8 @@ void addRow(const translate::Prepared& prepared, const translate::Row& row, doub
     for (const WaitCurve& curve : curves) {
         const auto* warm =
             curve.place ? findAppliance(request.kitchen, curve.place->applianceId) : nullptr;
-        if (warm && !menu.siteId.empty() && warm->siteId != menu.siteId)
+        if (warm && ((!menu.siteId.empty() && warm->siteId != menu.siteId) ||
+                     curve.shortD > kWorthWarming * curves.front().shortD))
             continue;
         DishWay way = base;
         way.waitsIn = curve.place;

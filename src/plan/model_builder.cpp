@@ -104,6 +104,8 @@ void ModelBuilder::addUses() {
                     return other.dish == one.dish && other.way == one.way &&
                            other.what->resource == use.resource;
                 });
+                if (use.waits)
+                    keepApart(one.active, one.from, kLeastWarmMin, one.to);
                 uses_.push_back(one);
             }
         }

@@ -93,6 +93,9 @@ inline constexpr int kHeatHandsCost = 20;
 /// What a minute costs that a dish is served off its time.
 inline constexpr int kOffCost = 4;
 
+/// A warm place is not heated for less than so many minutes of waiting.
+inline constexpr int kLeastWarmMin = 10;
+
 /// When a use begins and ends in a plan.
 struct Span {
     int from = 0, to = 0;

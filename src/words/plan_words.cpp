@@ -5,7 +5,6 @@
 
 #include "quantity/parse_duration.h"
 #include "quantity/print.h"
-#include "words/say.h"
 #include "words/stage_words.h"
 
 #include <algorithm>
@@ -170,6 +169,20 @@ std::vector<std::string> clockLines(const MenuProblem& menu, const plan::MenuPla
                 printDuration(plan.clocks[d].exposedS), printDuration(plan.clocks[d].ofWaitS),
                 plan.clocks[d].over ? "over the limit of" : "over",
                 printDuration(plan.clocks[d].over ? limits.mostS : limits.warnS)));
+    std::string below;
+    for (std::size_t d = 0; plan.found.plan && d < plan.found.plan->dishes.size(); ++d) {
+        const recipe::FoodPiece& piece = menu.dishes[d].prepared->request.recipe.piece;
+        const auto minimum = food::officialMinimum(piece.food.foodClass, piece.form);
+        const auto& row = wayOf(menu, *plan.found.plan, d).row;
+        if (!minimum || std::none_of(row.warnings.begin(), row.warnings.end(),
+                                     [](const auto& one) { return one.code == "below_minimum"; }))
+            continue;
+        below += fmt::format("{}{} ({}, official {})", below.empty() ? "" : ", ", dishName(menu, d),
+                             t(row.outcome.peakK), t(minimum->kelvin));
+    }
+    if (!below.empty())
+        out.push_back(
+            fmt::format("! Below the official minimum inside: {}. Local codes decide.", below));
     return out;
 }
 

@@ -18,7 +18,7 @@ std::string planStepWords(const plan::MenuProblem& menu, const plan::Plan& plan,
 std::string heatSource(const plan::HeatUp& heats);
 /// "92 of 100 such evenings serve every dish within its tolerance; the least sure is …".
 std::string chanceWords(const plan::MenuProblem& menu, const plan::MenuPlan& plan);
-/// Dishes that are long between cold and hot holding, each a line; empty where none is.
+/// Dishes that are long between cold and hot holding, or below an official minimum, each a line.
 std::vector<std::string> clockLines(const plan::MenuProblem& menu, const plan::MenuPlan& plan,
                                     Units units);
 /// "Both need the Deck oven: Pork loin at 225 °C, Celeriac at 180 °C." or what else stands in the

@@ -160,7 +160,7 @@ TEST(Schedule, IsTheSameForASeedAndStopsWhenItIsTold) {
 TEST(Schedule, TwelveDishesOnEightAppliancesHoldAndAreNearTheirBound) {
     int planned = 0;
     for (unsigned seed = 1; seed <= 4; ++seed) {
-        const Problem problem = tests::randomMenu(seed, 12, 8, 2, 20, true);
+        const Problem problem = tests::randomMenu(seed, 12, 8, 2, 30, true);
         const Found found = solve(problem);
         if (!found.plan)
             continue;

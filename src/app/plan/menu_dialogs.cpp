@@ -66,6 +66,8 @@ MenuDialog::MenuDialog(Document& document, const plan::Menu& menu, QWidget* pare
     warn_ = addText(QStringLiteral("Between them, warn after"), printDuration(menu.limits.warnS),
                     QStringLiteral("Local codes decide"));
     most_ = addText(QStringLiteral("and at most"), printDuration(menu.limits.mostS));
+    name_->setFocus();
+    name_->selectAll();
 }
 
 Result<void> MenuDialog::take() {
@@ -139,6 +141,7 @@ DishDialog::DishDialog(Document& document, const plan::Menu& menu, const plan::M
     place_ = addChoice(QStringLiteral("Where"), places, at);
     early_ = addText(QStringLiteral("May come early by"), printDuration(dish.earlyS));
     late_ = addText(QStringLiteral("or late by"), printDuration(dish.lateS));
+    recipe_->setFocus();
 }
 
 Result<void> DishDialog::take() {

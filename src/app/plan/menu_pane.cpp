@@ -50,7 +50,6 @@ void MenuPane::build() {
     overline->setObjectName(QStringLiteral("overline"));
     box->addWidget(overline);
     list_->setAccessibleName(QStringLiteral("Dishes"));
-    list_->setWordWrap(true);
     list_->setSpacing(2);
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     connect(list_, &QListWidget::currentRowChanged, this, &MenuPane::dishChosen);
@@ -144,8 +143,8 @@ QString MenuPane::underLine(std::size_t dish) const {
                 parts << toQt(on->name);
             parts << toQt(answer_->menu.menu.cooks[static_cast<std::size_t>(placed.cook)]);
             if (d < answer_->made.chance.dishes.size())
-                parts << QStringLiteral("%1 %")
-                             .arg(std::lround(100 * answer_->made.chance.dishes[d]));
+                parts << QStringLiteral("%1 %").arg(
+                    std::lround(100 * answer_->made.chance.dishes[d]));
         }
     } else if (!said.cook.empty()) {
         parts << toQt(said.cook);
@@ -168,7 +167,11 @@ void MenuPane::fillDishes() {
                                  ? QStringLiteral("A recipe that is gone")
                                  : toQt(recipe->name);
         const QString under = underLine(d);
-        auto* item = new QListWidgetItem(under.isEmpty() ? name : name + QLatin1Char('\n') + under);
+        constexpr int kInset = 44;
+        const QString fits =
+            list_->fontMetrics().elidedText(name, Qt::ElideRight, width() - kInset);
+        auto* item = new QListWidgetItem(under.isEmpty() ? fits : fits + QLatin1Char('\n') + under);
+        item->setToolTip(name);
         list_->addItem(item);
     }
     list_->setCurrentRow(std::clamp(current, list_->count() > 0 ? 0 : -1, list_->count() - 1));

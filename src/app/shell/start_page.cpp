@@ -89,7 +89,7 @@ QWidget* StartPage::demoChoice() {
     auto* widget = new QWidget;
     auto* box = column(
         widget, QStringLiteral("Look around first"),
-        QStringLiteral("The demo kitchen has 20 appliances in 2 places, 18 of them rated, and 4 "
+        QStringLiteral("The demo kitchen has 20 appliances in 2 places, 18 of them rated, and 5 "
                        "recipes to translate. Everything in it is made up."));
     auto* button = new QPushButton(QStringLiteral("Open the demo kitchen"));
     button->setObjectName(QStringLiteral("act"));
