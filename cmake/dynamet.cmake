@@ -25,7 +25,7 @@ endif()
 
 # What computes. Nothing reads errno or floating-point traps. Sanitizers treble the compiler's work at
 # every level of optimisation: only this is worth it.
-set(DYNAMET_HOT heat cook food numeric)
+set(DYNAMET_HOT heat cook food numeric plan)
 set(DYNAMET_HOT_OPTIONS -fno-math-errno -fno-trapping-math $<$<CONFIG:Release>:-O3>)
 if(DYNAMET_SANITIZE)
   list(APPEND DYNAMET_HOT_OPTIONS -O2)

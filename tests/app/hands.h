@@ -66,13 +66,14 @@ inline void pick(QWidget* in, const char* name, const char* words) {
     emit combo->activated(combo->currentIndex());
 }
 
-/// Runs `work` as soon as a dialog is up; looks again while there is none yet (slow machines).
+/// Runs `work` as soon as a dialog is up, another one than `after`; looks again while there is none
+/// yet (slow machines).
 template <class Hands>
-void inDialog(Hands work, int looks = 400) {
-    QTimer::singleShot(50, qApp, [work, looks] {
+void inDialog(Hands work, int looks = 400, QWidget* after = nullptr) {
+    QTimer::singleShot(50, qApp, [work, looks, after] {
         QWidget* dialog = QApplication::activeModalWidget();
-        if (!dialog && looks > 0) {
-            inDialog(work, looks - 1);
+        if ((!dialog || dialog == after) && looks > 0) {
+            inDialog(work, looks - 1, after);
             return;
         }
         ASSERT_NE(dialog, nullptr) << "no dialog came up";
@@ -84,7 +85,7 @@ void inDialog(Hands work, int looks = 400) {
 template <class Hands>
 void inNewRecipe(QWidget* window, Hands work) {
     inDialog([work](QWidget* words) {
-        inDialog(work);
+        inDialog(work, 400, words);
         click(words, "Begin without words");
     });
     click(window, "New…");
