@@ -6,6 +6,7 @@
 #include "json/strict_json.h"
 
 #include <algorithm>
+#include <charconv>
 #include <fmt/format.h>
 
 namespace dynamet::plan {
@@ -44,6 +45,13 @@ MenuDish dishOf(const StrictJson& from) {
     }
     if (from.has("begins_before_s"))
         out.beginsS = std::clamp(from.at("begins_before_s").number(), 0.0, 4 * 24 * 3600.0);
+    return out;
+}
+
+/// Of digits alone; none is 0.
+int wholeOf(const std::string& digits) {
+    int out = 0;
+    std::from_chars(digits.data(), digits.data() + digits.size(), out);
     return out;
 }
 
@@ -134,8 +142,8 @@ Result<int> parseClock(const std::string& text) {
                               : digits.size() <= 2 ? digits.size()
                                                    : digits.size() - 2;
     const std::string minutes = digits.substr(split);
-    int hour = std::stoi("0" + digits.substr(0, split));
-    const int minute = std::stoi("0" + minutes);
+    int hour = wholeOf(digits.substr(0, split));
+    const int minute = wholeOf(minutes);
     if (colon >= 0 && !minutes.empty() && minutes.size() != 2)
         return wrong();
     if (!word.empty() && (hour < 1 || hour > 12))

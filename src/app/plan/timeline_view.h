@@ -3,7 +3,7 @@
 
 #pragma once
 
-#include "app/plan/plan_worker.h"
+#include "app/plan/timeline_lanes.h"
 
 #include <QWidget>
 
@@ -39,33 +39,25 @@ class TimelineView : public QWidget {
     bool event(QEvent* event) override;
 
   private:
-    enum class Fill { heating, cooking, rest, wait, hands, soft };
     struct Bar {
         QRectF box;
-        Fill fill = Fill::cooking;
-        int menuDish = -1;
-        QColor colour;
-        QString words, help;
-        bool pinned = false;
+        const TimelineItem* item = nullptr;
     };
-    struct Lane {
-        QString name;
-        double top = 0, height = 0;
-    };
+    /// Where everything stands, at this size.
     void layOut();
-    void addBars(std::size_t dish, const std::vector<double>& laneTops);
+    double heightAt(double bar) const;
     double xOf(double minute) const;
     /// A bar too short for its name has it at its left, where the lane is free.
     void paintName(QPainter& painter, const Bar& bar) const;
+    void paintLanes(QPainter& painter) const;
     const Bar* barAt(const QPointF& at) const;
     void paintBar(QPainter& painter, const Bar& bar) const;
     void paintClock(QPainter& painter) const;
     Document& document_;
     std::shared_ptr<const PlanAnswer> answer_;
-    std::vector<Lane> lanes_;
+    TimelineLanes lanes_;
+    std::vector<double> tops_; ///< of the lanes
     std::vector<Bar> bars_;
-    std::vector<std::pair<QPointF, int>> looks_;
-    int fromMin_ = 0, toMin_ = 60;
     double bar_ = 26; ///< height of a bar: as there is room
     int chosen_ = -1, dragged_ = -1;
     double dragFromX_ = 0, dragX_ = 0;
