@@ -44,7 +44,7 @@ std::string sheetHtml(const words::Sheet& sheet) {
                       "</style></head><body>\n<h1>" + escaped(sheet.title) + "</h1>\n";
     for (const std::string& line : sheet.lead)
         out += "<p>" + escaped(line) + "</p>\n";
-    out += "<table>\n<tr>";
+    out += "<table width=\"100%\">\n<tr>";
     for (const std::string& head : sheet.headers)
         out += "<th>" + escaped(head) + "</th>";
     out += "</tr>\n";

@@ -12,6 +12,19 @@ namespace dynamet::plan {
 
 using namespace Gecode;
 
+namespace {
+
+/// In an order that is drawn: of equals the first is taken.
+IntVarArgs drawn(const IntVarArray& all, unsigned seed) {
+    std::mt19937 random(seed);
+    IntVarArgs out(all);
+    for (int i = out.size() - 1; i > 0; --i)
+        std::swap(out[i], out[static_cast<int>(random() % static_cast<unsigned>(i + 1))]);
+    return out;
+}
+
+} // namespace
+
 Model::Model(const Problem& problem, Look look, unsigned seed) : problem_(&problem) {
     const int dishes = static_cast<int>(problem.dishes.size());
     const int horizon = problem.horizon();
@@ -35,7 +48,7 @@ Model::Model(const Problem& problem, Look look, unsigned seed) : problem_(&probl
     if (look != Look::backward)
         branch(*this, orders, BOOL_VAR_AFC_MAX(), BOOL_VAL_MAX());
     branch(*this, way, INT_VAR_SIZE_MIN(), INT_VAL_MIN());
-    branch(*this, start, tiebreak(INT_VAR_MAX_MAX(), INT_VAR_RND(Rnd(seed))), INT_VAL_MAX());
+    branch(*this, drawn(start, seed), INT_VAR_MAX_MAX(), INT_VAL_MAX());
     branch(*this, served, INT_VAR_SIZE_MIN(), INT_VAL_MIN());
     branch(*this, cook, INT_VAR_SIZE_MIN(), INT_VAL_MIN());
     branch(*this, needs, BOOL_VAR_NONE(), BOOL_VAL_MIN());

@@ -8,6 +8,7 @@
 #include <QPdfWriter>
 #include <QSaveFile>
 #include <QTextDocument>
+#include <algorithm>
 
 namespace dynamet::app {
 
@@ -35,7 +36,17 @@ QString writePdfPage(const QString& path, const QPageLayout& layout, const QStri
             if (text.size().height() <= page.height())
                 break;
         }
-        text.drawContents(&painter, QRectF(QPointF(0, 0), page));
+        if (text.size().height() > page.height())
+            text.setPageSize(page);
+        const int pages = std::max(1, text.pageCount());
+        for (int i = 0; i < pages; ++i) {
+            if (i > 0)
+                pdf.newPage();
+            painter.save();
+            painter.translate(0, -i * page.height());
+            text.drawContents(&painter, QRectF(QPointF(0, i * page.height()), page));
+            painter.restore();
+        }
     }
     return file.commit() ? QString() : file.errorString();
 }

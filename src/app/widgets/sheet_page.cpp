@@ -14,14 +14,18 @@ namespace dynamet::app {
 namespace {
 
 constexpr double kMarginMm = 10, kLargestPt = 22, kStepPt = 0.5;
-constexpr int kSteps = 35; // down to 5 pt
+constexpr int kSteps = 35;     // down to 5 pt: one sheet holds many columns
+constexpr int kListSteps = 25; // down to 10 pt: a list goes on over pages instead
+/// So few columns are a list, which stands upright.
+constexpr std::size_t kListColumns = 4;
 
 QString writePdf(const words::Sheet& sheet, const QString& path) {
-    const QPageLayout layout(QPageSize(QPageSize::A4), QPageLayout::Landscape,
-                             QMarginsF(kMarginMm, kMarginMm, kMarginMm, kMarginMm),
-                             QPageLayout::Millimeter);
+    const bool list = sheet.headers.size() <= kListColumns;
+    const QPageLayout layout(
+        QPageSize(QPageSize::A4), list ? QPageLayout::Portrait : QPageLayout::Landscape,
+        QMarginsF(kMarginMm, kMarginMm, kMarginMm, kMarginMm), QPageLayout::Millimeter);
     const QString html = toQt(formats::sheetHtml(sheet));
-    return writePdfPage(path, layout, toQt(sheet.title), kSteps,
+    return writePdfPage(path, layout, toQt(sheet.title), list ? kListSteps : kSteps,
                         [&](QTextDocument& text, int step) {
                             QFont font = text.defaultFont();
                             font.setPointSizeF(kLargestPt - step * kStepPt);
