@@ -12,6 +12,7 @@
 
 #include <QDateTime>
 #include <QHBoxLayout>
+#include <QHeaderView>
 #include <QSaveFile>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -241,6 +242,8 @@ void PlanPage::fillSteps() {
         rows.push_back(cells);
     }
     steps_->showRows(headers, rows);
+    steps_->horizontalHeader()->setSectionResizeMode(static_cast<int>(headers.size()) - 1,
+                                                     QHeaderView::Stretch);
     steps_->setColumnWidth(0, 70);
     if (headers.size() > 2)
         steps_->setColumnWidth(1, 90);
