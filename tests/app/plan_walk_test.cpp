@@ -138,6 +138,31 @@ TEST_F(PlanWalk, AMenuFromNothingIsTypedWithAHurriedHand) {
     EXPECT_EQ(bench.document.menus()[1].dishes.size(), 1u);
 }
 
+TEST_F(PlanWalk, AnOvenThatIsOnAlreadyIsNotHeatedFromCold) {
+    open();
+    const auto heatsOven = [&] {
+        const auto& answer = *page().answer();
+        double longest = 0;
+        for (const auto& step : stepsOf(answer.menu, *answer.made.found.plan))
+            if (step.kind == dynamet::plan::StepKind::heat &&
+                answer.menu.places[static_cast<std::size_t>(step.place)].applianceId == "deck")
+                longest = std::max(longest, step.heats.seconds);
+        return longest;
+    };
+    EXPECT_GT(heatsOven(), 600);
+    inDialog([](QWidget* dialog) {
+        pick(dialog, "Appliance that is on", "Deck oven");
+        type(dialog, "On already, oven", QStringLiteral("225"));
+        click(dialog, "It is on at this setting");
+        click(dialog, "Save");
+    });
+    click(window, "What is on already");
+    ASSERT_TRUE(planned());
+    ASSERT_EQ(bench.document.menus()[0].on.size(), 1u);
+    EXPECT_TRUE(textOf(window, "When and who").contains(QStringLiteral("On already: Deck oven")));
+    EXPECT_LT(heatsOven(), 120);
+}
+
 TEST_F(PlanWalk, AnOpenedRowOfTranslateGoesOnTheMenu) {
     bench.press(Qt::Key_2, Qt::ControlModifier);
     ASSERT_TRUE(waitFor([&] {

@@ -4,6 +4,7 @@
 #include "app/plan/menu_pane.h"
 
 #include "app/plan/menu_dialogs.h"
+#include "app/plan/on_already_dialog.h"
 #include "words/plan_words.h"
 
 #include <QGridLayout>
@@ -19,7 +20,8 @@ MenuPane::MenuPane(Document& document, QWidget* parent)
       remove_(new QPushButton(QStringLiteral("Take off"))),
       unpin_(new QPushButton(QStringLiteral("Unpin"))),
       addDish_(new QPushButton(QStringLiteral("Add a dish…"))),
-      editMenu_(new QPushButton(QStringLiteral("When, who, where…"))) {
+      editMenu_(new QPushButton(QStringLiteral("When, who, where…"))),
+      on_(new QPushButton(QStringLiteral("On already…"))) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
     setFixedWidth(264);
@@ -46,6 +48,8 @@ void MenuPane::build() {
     editMenu_->setAccessibleName(QStringLiteral("Change when, who and where"));
     connect(editMenu_, &QPushButton::clicked, this, &MenuPane::editMenu);
     box->addWidget(editMenu_);
+    on_->setAccessibleName(QStringLiteral("What is on already"));
+    connect(on_, &QPushButton::clicked, this, &MenuPane::editOn);
     auto* overline = new QLabel(QStringLiteral("DISHES: WHERE, WHO, ON TIME"));
     overline->setObjectName(QStringLiteral("overline"));
     box->addWidget(overline);
@@ -69,6 +73,7 @@ void MenuPane::build() {
     foot->addWidget(edit_, 0, 0);
     foot->addWidget(remove_, 0, 1);
     foot->addWidget(unpin_, 1, 0);
+    foot->addWidget(on_, 1, 1);
     box->addLayout(foot);
 }
 
@@ -98,6 +103,7 @@ void MenuPane::refresh() {
     const bool can = now && document_.isWritable();
     addDish_->setEnabled(can && !document_.recipes().empty());
     editMenu_->setEnabled(can);
+    on_->setEnabled(can);
     if (!now) {
         when_->setText(
             document_.recipes().empty()
@@ -111,12 +117,20 @@ void MenuPane::refresh() {
     QStringList cooks;
     for (const std::string& cook : now->cooks)
         cooks << toQt(cook);
-    when_->setText(QStringLiteral("Served at %1%2. %3.")
-                       .arg(toQt(plan::clockText(now->serveMin)),
-                            now->notBeforeMin ? QStringLiteral(", nothing before %1")
-                                                    .arg(toQt(plan::clockText(*now->notBeforeMin)))
-                                              : QString(),
-                            cooks.join(QStringLiteral(", "))));
+    QStringList on;
+    for (const plan::OnAlready& one : now->on)
+        if (const auto* appliance = findAppliance(document_.kitchen(), one.applianceId))
+            on << toQt(appliance->name);
+    when_->setText(
+        QStringLiteral("Served at %1%2. %3.%4")
+            .arg(toQt(plan::clockText(now->serveMin)),
+                 now->notBeforeMin ? QStringLiteral(", nothing before %1")
+                                         .arg(toQt(plan::clockText(*now->notBeforeMin)))
+                                   : QString(),
+                 cooks.join(QStringLiteral(", ")),
+                 on.isEmpty()
+                     ? QString()
+                     : QStringLiteral(" On already: %1.").arg(on.join(QStringLiteral(", ")))));
     fillDishes();
 }
 
@@ -217,6 +231,18 @@ void MenuPane::editMenu() {
     MenuDialog dialog(document_, *now, this);
     if (dialog.exec() == QDialog::Accepted)
         keep(dialog.menu());
+}
+
+void MenuPane::editOn() {
+    const plan::Menu* now = menu();
+    if (!now)
+        return;
+    OnAlreadyDialog dialog(document_, *now, this);
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    plan::Menu changed = *now;
+    changed.on = dialog.on();
+    keep(changed);
 }
 
 void MenuPane::addDish() {

@@ -35,6 +35,7 @@ class MenuPane : public QWidget {
     void build();
     void newMenu();
     void editMenu();
+    void editOn();
     void addDish();
     void editDish();
     void removeDish();
@@ -46,7 +47,7 @@ class MenuPane : public QWidget {
     QComboBox* menus_;
     QLabel* when_;
     QListWidget* list_;
-    QPushButton *edit_, *remove_, *unpin_, *addDish_, *editMenu_;
+    QPushButton *edit_, *remove_, *unpin_, *addDish_, *editMenu_, *on_;
     std::string id_;
     std::shared_ptr<const PlanAnswer> answer_;
 };
