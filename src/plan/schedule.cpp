@@ -137,9 +137,12 @@ Found solve(const Problem& problem, const Effort& effort, std::stop_token stop,
     if (problem.dishes.empty())
         return out;
     if (searchFirst(problem, effort, out, stop, better)) {
-        out.proved = searchAll(problem, Look::backward, effort.seed, effort.proofFailures, out,
-                               stop, better, false) &&
-                     !stop.stop_requested();
+        constexpr std::size_t kFew = 5; // so few can mostly be seen through
+        const unsigned long proof = effort.proofFailures * (problem.dishes.size() <= kFew ? 4 : 1);
+        for (const Look look : {Look::backward, Look::waits})
+            out.proved = out.proved ||
+                         (searchAll(problem, look, effort.seed, proof, out, stop, better, false) &&
+                          !stop.stop_requested());
         if (!out.proved && problem.dishes.size() > 1) {
             improve(problem, Look::backward, effort.seed, effort.betterFailures / 2, out, stop,
                     better);
