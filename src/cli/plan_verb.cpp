@@ -73,13 +73,7 @@ Result<Asked> askedOf(const PlanOptions& options) {
 
 Answer noPlan(const Asked& asked, const plan::MenuProblem& menu, Units units) {
     const plan::Conflict conflict = conflictOf(menu);
-    std::vector<plan::DishWays> open(asked.menu.dishes.size());
-    for (const std::size_t d : conflict.dishes)
-        if (asked.menu.dishes[d].place) {
-            plan::MenuDish free = asked.menu.dishes[d];
-            free.place.reset();
-            open[d] = plan::waysOf(free, asked.menu, asked.requests[d]);
-        }
+    const auto open = plan::openWaysOf(asked.menu, conflict, asked.requests);
     const auto concessions = concessionsOf(menu, conflict, open, asked.kitchen, asked.rated);
     Answer out;
     out.text = words::conflictWords(asked.menu, conflict, asked.names, asked.kitchen, units);

@@ -56,11 +56,8 @@ std::vector<std::vector<std::size_t>> groupsOf(const Problem& problem, const Pla
 /// The least cost of some dishes that have the kitchen to themselves; 0 where it is not proved.
 int leastOf(const Problem& problem, const std::vector<std::size_t>& dishes, int leadWeight,
             const Effort& effort, const std::stop_token& stop) {
-    Problem part = problem;
+    Problem part = partOf(problem, dishes);
     part.leadWeight = leadWeight;
-    part.dishes.clear();
-    for (const std::size_t d : dishes)
-        part.dishes.push_back(problem.dishes[d]);
     const Found found = solveAlone(part, effort, stop);
     if (!found.plan || !found.proved)
         return 0;

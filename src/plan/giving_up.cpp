@@ -12,15 +12,6 @@ constexpr int kMostLater = 180;
 constexpr std::size_t kMostOffered = 6;
 constexpr int kAllLater[] = {15, 30, 45, 60, 90, 120, 180};
 
-/// Some of the dishes of a problem.
-Problem partOf(const Problem& problem, const std::vector<std::size_t>& dishes) {
-    Problem out = problem;
-    out.dishes.clear();
-    for (const std::size_t d : dishes)
-        out.dishes.push_back(problem.dishes[d]);
-    return out;
-}
-
 /// An appliance that every way of every one of them needs, with the setting of each one's first.
 void nameThePlace(const MenuProblem& menu, const std::vector<std::size_t>& dishes, Conflict& out) {
     for (std::size_t r = 0; r < menu.places.size(); ++r) {
@@ -97,6 +88,19 @@ Conflict conflictOf(const MenuProblem& menu, const Effort& effort, std::stop_tok
         nameThePlace(menu, left, out);
     for (const std::size_t d : left)
         out.dishes.push_back(menu.ofMenu[d]);
+    return out;
+}
+
+std::vector<DishWays> openWaysOf(const Menu& menu, const Conflict& conflict,
+                                 const std::vector<Result<translate::Request>>& requests,
+                                 std::stop_token stop) {
+    std::vector<DishWays> out(menu.dishes.size());
+    for (const std::size_t d : conflict.dishes)
+        if (menu.dishes[d].place) {
+            MenuDish free = menu.dishes[d];
+            free.place.reset();
+            out[d] = waysOf(free, menu, requests[d], stop);
+        }
     return out;
 }
 

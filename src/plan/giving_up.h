@@ -31,6 +31,12 @@ struct Conflict {
 };
 Conflict conflictOf(const MenuProblem& menu, const Effort& effort = {}, std::stop_token stop = {});
 
+/// The ways of the conflict's dishes that have a place chosen, as if they had none; the others are
+/// left empty. `requests` as the menu's dishes.
+std::vector<DishWays> openWaysOf(const Menu& menu, const Conflict& conflict,
+                                 const std::vector<Result<translate::Request>>& requests,
+                                 std::stop_token stop = {});
+
 /// Single things that would do, each with its menu: a dish later, elsewhere (of `openWays`, the
 /// ways of the menu's dishes with no place chosen; those without are left out), unpinned, by any
 /// cook; the first work earlier or all later; last of all a dish less.

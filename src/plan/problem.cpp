@@ -22,6 +22,14 @@ int Problem::latest() const {
     return out;
 }
 
+Problem partOf(const Problem& problem, const std::vector<std::size_t>& dishes) {
+    Problem out = problem;
+    out.dishes.clear();
+    for (const std::size_t d : dishes)
+        out.dishes.push_back(problem.dishes[d]);
+    return out;
+}
+
 Span spanOf(const Use& use, const Placed& placed) {
     if (use.waits)
         return {placed.start + use.from, placed.served};

@@ -72,6 +72,9 @@ struct Problem {
     int latest() const;  ///< the latest serving that is asked for
 };
 
+/// The same kitchen with some of the dishes.
+Problem partOf(const Problem& problem, const std::vector<std::size_t>& dishes);
+
 /// A dish's place in a plan.
 struct Placed {
     int way = 0, cook = 0, start = 0, served = 0;

@@ -95,31 +95,25 @@ void improve(const Problem& problem, Look look, unsigned seed, unsigned long fai
     }
 }
 
-/// Restarts with other draws until there is a plan.
-void searchAgain(const Problem& problem, const Effort& effort, Found& out, std::stop_token stop,
-                 const std::function<void(const Plan&)>& better) {
-    constexpr unsigned long kEach = 250;
-    for (unsigned round = 1; !out.plan && round * kEach <= effort.firstFailures; ++round)
-        if (searchAll(problem, round % 2 ? Look::backward : Look::orders, effort.seed + round,
-                      kEach, out, stop, better, true))
-            return;
-}
-
-/// A first plan: latest beginnings first, then by what comes before what.
+/// A first plan: latest beginnings first, then by what comes before what, then both again with
+/// other draws. Without one, `proved` says whether all was seen.
 bool searchFirst(const Problem& problem, const Effort& effort, Found& out, std::stop_token stop,
                  const std::function<void(const Plan&)>& better) {
-    for (const Look look : {Look::backward, Look::orders}) {
-        const bool whole = searchAll(problem, look, effort.seed, effort.firstFailures / 8, out,
-                                     stop, better, true);
+    constexpr unsigned long kEach = 250;
+    const unsigned long first = effort.firstFailures / 8;
+    const auto rounds = static_cast<unsigned>(2 + effort.firstFailures / kEach);
+    for (unsigned round = 0; round < rounds && !stop.stop_requested(); ++round) {
+        const Look look = round % 2 == 0 ? Look::backward : Look::orders;
+        const unsigned seed = effort.seed + (round < 2 ? 0 : round - 1);
+        const bool whole =
+            searchAll(problem, look, seed, round < 2 ? first : kEach, out, stop, better, true);
         if (out.plan)
             return true;
-        if (whole && !stop.stop_requested()) {
-            out.proved = true;
+        out.proved = whole && !stop.stop_requested();
+        if (out.proved)
             return false;
-        }
     }
-    searchAgain(problem, effort, out, stop, better);
-    return out.plan.has_value();
+    return false;
 }
 
 } // namespace

@@ -138,6 +138,26 @@ TEST_F(PlanWalk, AMenuFromNothingIsTypedWithAHurriedHand) {
     EXPECT_EQ(bench.document.menus()[1].dishes.size(), 1u);
 }
 
+// What was worked out of a recipe does not outlive a change of it.
+TEST_F(PlanWalk, Defect193AChangedRecipeIsWorkedOutAgain) {
+    open();
+    const auto cooksMin = [&] {
+        const auto& answer = *page().answer();
+        const auto& way =
+            answer.menu.dishes[0]
+                .ways[static_cast<std::size_t>(answer.made.found.plan->dishes[0].way)];
+        return way.straight.back().to - way.foodInAt;
+    };
+    const int before = cooksMin();
+    dynamet::recipe::Recipe thicker = bench.document.recipes()[0];
+    ASSERT_EQ(thicker.id, bench.document.menus()[0].dishes[0].recipeId);
+    thicker.piece.thicknessM *= 1.5;
+    ASSERT_TRUE(bench.document.changeRecipe(thicker));
+    ASSERT_TRUE(planned());
+    ASSERT_TRUE(page().answer()->made.found.plan);
+    EXPECT_GT(cooksMin(), before + 10);
+}
+
 TEST_F(PlanWalk, AnOvenThatIsOnAlreadyIsNotHeatedFromCold) {
     open();
     const auto heatsOven = [&] {

@@ -37,23 +37,25 @@ PlanPage::PlanPage(Document& document, QWidget* parent)
       stop_(new QPushButton(QStringLiteral("Stop looking"))) {
     setProperty("guide", QStringLiteral("plan"));
     build();
+    seen_ = document_.menus();
     connect(&document_, &Document::opened, this, [this] {
-        worker_.forget();
         answer_.reset();
         planned_.reset();
-        stale_ = true;
+        forget();
     });
     connect(&document_, &Document::changed, this, [this] {
         if (!document_.isOpen())
             return;
         stale_ = true;
-        if (isVisible())
+        const bool menusStay = seen_ == document_.menus();
+        seen_ = document_.menus();
+        if (menusStay) // a recipe, a rating, an appliance changed
+            forget();
+        else if (isVisible())
             activate();
     });
-    connect(&document_, &Document::unitsChanged, this, [this] {
-        if (answer_)
-            showAnswer(answer_);
-    });
+    // Pull temperatures are rounded in the reader's units.
+    connect(&document_, &Document::unitsChanged, this, &PlanPage::forget);
     connect(menu_, &MenuPane::menuChosen, this, &PlanPage::planAnew);
     connect(menu_, &MenuPane::dishChosen, timeline_, &TimelineView::choose);
     connect(timeline_, &TimelineView::dishChosen, menu_, &MenuPane::chooseDish);
@@ -123,6 +125,13 @@ void PlanPage::build() {
     foot->addWidget(print_);
     box->addLayout(foot);
     line->addWidget(right, 1);
+}
+
+void PlanPage::forget() {
+    worker_.forget();
+    stale_ = true;
+    if (isVisible() && document_.isOpen())
+        activate();
 }
 
 void PlanPage::activate() {

@@ -34,6 +34,8 @@ class PlanPage : public QWidget {
   private:
     void build();
     void planAnew();
+    /// What dishes are made of may no longer hold: all of it is worked out again.
+    void forget();
     void showAnswer(const std::shared_ptr<const PlanAnswer>& answer);
     void showNoPlan();
     void fillSteps();
@@ -53,6 +55,7 @@ class PlanPage : public QWidget {
     QPushButton *asList_, *print_, *calendar_, *stop_;
     std::shared_ptr<const PlanAnswer> answer_;
     std::optional<plan::Menu> planned_;
+    std::vector<plan::Menu> seen_; ///< the book's menus as they were
     bool stale_ = true;
 };
 

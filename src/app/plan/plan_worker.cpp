@@ -29,7 +29,7 @@ void PlanWorker::forget() {
 }
 
 PlanWorker::Key PlanWorker::keyOf(const plan::Menu& menu, const plan::MenuDish& dish) {
-    return {dish.recipeId, menu.siteId, dish.portions, dish.place};
+    return {dish.recipeId, menu.siteId, dish.portions, dish.place, menu.limits};
 }
 
 void PlanWorker::start(const Question& question) {
@@ -98,13 +98,7 @@ void PlanWorker::work(quint64 id, const Question& question, std::vector<Kept> ke
 
 void PlanWorker::giveUp(PlanAnswer& answer, const Question& question, const std::stop_token& stop) {
     answer.conflict = plan::conflictOf(answer.menu, {}, stop);
-    std::vector<plan::DishWays> open(question.menu.dishes.size());
-    for (const std::size_t d : answer.conflict.dishes)
-        if (question.menu.dishes[d].place) {
-            plan::MenuDish free = question.menu.dishes[d];
-            free.place.reset();
-            open[d] = plan::waysOf(free, question.menu, question.requests[d], stop);
-        }
+    const auto open = plan::openWaysOf(question.menu, answer.conflict, question.requests, stop);
     answer.concessions = plan::concessionsOf(answer.menu, answer.conflict, open, question.kitchen,
                                              question.rated, {}, stop);
 }

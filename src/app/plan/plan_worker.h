@@ -52,6 +52,7 @@ class PlanWorker : public QObject {
         std::string recipeId, siteId;
         int portions = 0;
         std::optional<translate::Target> place;
+        plan::SafetyLimits limits;
         bool operator==(const Key&) const = default;
     };
     struct Kept {
