@@ -43,8 +43,11 @@ class WorkList {
 void addHands(DishWay& way) {
     way.work.clear();
     WorkList work(way.work);
-    if (way.foodInAt > kPrepareMin)
-        work.add(Task::takeOut, 0, 1);
+    constexpr int kDryHandsMin = 5; // patted, salted, onto a rack
+    if (way.dries > 0)
+        work.add(Task::dry, 0, kDryHandsMin);
+    if (way.foodInAt > way.tempersFrom + kPrepareMin)
+        work.add(Task::takeOut, way.tempersFrom, 1);
     work.add(Task::putIn, way.foodInAt - kPrepareMin, kPrepareMin);
     const std::size_t last = way.stageSpans.size() - 1;
     const bool attended = way.row.instruction.turning == cook::Turning::often ||

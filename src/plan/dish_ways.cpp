@@ -5,8 +5,9 @@
 
 #include "numeric/statistics.h"
 #include "plan/dish_hands.h"
+#include "plan/reheat.h"
+#include "plan/wait_curve.h"
 #include "translate/room.h"
-#include "translate/waiting.h"
 
 #include <algorithm>
 #include <cmath>
@@ -17,15 +18,12 @@ namespace {
 
 constexpr double kMinute = 60;
 /// How long a wait is looked at beyond the shortest rest.
-constexpr double kShortWaitS = 12 * 60, kLongestWaitS = 75 * 60;
+constexpr double kLongestWaitS = 75 * 60;
 /// Between two batches on one place.
 constexpr double kBatchGapS = 60;
 /// A warm place is worth heating where waiting costs so much less than under foil.
 constexpr double kWorthWarming = 0.7;
 
-int minutesUp(double seconds) {
-    return static_cast<int>(std::ceil(seconds / kMinute - 1e-9));
-}
 int minutes(double seconds) {
     return static_cast<int>(std::lround(seconds / kMinute));
 }
@@ -61,66 +59,18 @@ double exposedS(const cook::Outcome& outcome, const recipe::Recipe& recipe,
     return out;
 }
 
-/// What waiting costs in one place, from two waits that were simulated.
-struct WaitCurve {
-    std::optional<recipe::Place> place;
-    double shortS = 0, longS = 0, shortD = 0, longD = 0, shortK = 0, longK = 0;
-};
-
-std::vector<int> costsOf(const WaitCurve& curve, int longest) {
-    std::vector<int> out{0};
-    for (int m = 1; m <= longest; ++m) {
-        const double s = m * kMinute;
-        const double d = s <= curve.shortS
-                             ? curve.shortD * s / curve.shortS
-                             : curve.shortD + (curve.longD - curve.shortD) * (s - curve.shortS) /
-                                                  std::max(1.0, curve.longS - curve.shortS);
-        out.push_back(std::max(out.back(), m / 2 + static_cast<int>(std::lround(100 * d))));
-    }
-    return out;
-}
-
-/// Minutes of waiting until the core falls below hot holding.
-std::optional<double> safeUntil(const WaitCurve& curve, double coreK, double hotK) {
-    double at = 0, k = coreK;
-    for (const auto& [nextS, nextK] :
-         {std::pair{curve.shortS, curve.shortK}, std::pair{curve.longS, curve.longK}}) {
-        if (k < hotK)
-            return at;
-        if (nextK < hotK)
-            return at + (nextS - at) * (k - hotK) / std::max(0.01, k - nextK);
-        at = nextS;
-        k = nextK;
-    }
-    return std::nullopt;
-}
-
-/// Under foil, and the one warm place that costs least.
-std::vector<WaitCurve> waitsOf(const translate::Prepared& prepared, const translate::Row& row,
-                               const cook::Programme& programme, double longestS,
-                               const std::stop_token& stop) {
-    const double shortS = std::min(kShortWaitS, longestS / 2);
-    const double restS = prepared.request.recipe.rest.shortestS;
-    const auto soon = waitingPlaces(prepared, row, programme, restS + shortS, stop);
-    const auto late = waitingPlaces(prepared, row, programme, restS + longestS, stop);
-    std::vector<WaitCurve> out;
-    for (const bool foil : {true, false})
-        for (const translate::Waiting& a : soon) {
-            const auto b = std::find_if(late.begin(), late.end(),
-                                        [&](const auto& one) { return one.place == a.place; });
-            if (a.place.has_value() == foil || b == late.end())
-                continue;
-            out.push_back({a.place, shortS, longestS, a.distance, std::max(a.distance, b->distance),
-                           a.coreK, b->coreK});
-            break;
-        }
-    return out;
-}
-
 /// How a row compares with the best one, in hundredths of a noticed difference.
 double unlike(const translate::Row& row) {
     return 100 *
            (row.likeness ? row.likeness->distance : row.crustDistance / translate::kSameCrust);
+}
+
+/// How long its face dries or takes salt ahead, in the refrigerator: common practice, no source.
+int dryingOf(const recipe::FoodPiece& piece, const MenuDish& dish) {
+    constexpr int kHours = 4;
+    const bool ahead = piece.surface == recipe::SurfaceState::dried ||
+                       piece.surface == recipe::SurfaceState::salted;
+    return ahead && !dish.driedBefore && !dish.madeAhead ? kHours * 60 : 0;
 }
 
 /// Raw meat, fish and eggs: what they touched is washed before anything cooked meets it.
@@ -128,12 +78,17 @@ bool isRaw(const recipe::Recipe& recipe) {
     return food::officialMinimum(recipe.piece.food.foodClass, recipe.piece.form).has_value();
 }
 
-DishWay wayOf(const translate::Prepared& prepared, const translate::Row& row, int temperMin) {
+DishWay wayOf(const translate::Prepared& prepared, const translate::Row& row,
+              const MenuDish& dish) {
+    const recipe::FoodPiece& piece = prepared.request.recipe.piece;
     DishWay out;
     out.row = row;
     out.stages = stagesOf(prepared.request, row);
-    out.raw = isRaw(prepared.request.recipe);
-    out.foodInAt = temperMin + kPrepareMin;
+    out.reheats = dish.madeAhead;
+    out.raw = isRaw(prepared.request.recipe) && !out.reheats;
+    out.dries = dryingOf(piece, dish);
+    out.tempersFrom = out.dries;
+    out.foodInAt = out.tempersFrom + minutesUp(piece.temperedS) + kPrepareMin;
     std::vector<std::pair<double, double>> spans;
     for (const cook::StageOutcome& stage : row.outcome.stages)
         spans.emplace_back(stage.startS, stage.endS);
@@ -156,17 +111,26 @@ Result<void> addBatches(const translate::Prepared& prepared, const translate::Ro
     way.batches = room ? room->rounds : 1;
     if (way.batches < 2)
         return {};
-    if (way.stages.size() > 1)
-        return fail(Errc::refused,
-                    fmt::format("{} batches of a cook in stages are not planned", way.batches));
+    for (std::size_t s = 0; s + 1 < way.stages.size(); ++s) {
+        const recipe::Place& place = way.stages[s].place;
+        const auto before =
+            translate::roomAt(prepared.request.kitchen, prepared.request.recipe.piece, place);
+        const auto* on = findAppliance(prepared.request.kitchen, place.applianceId);
+        if (before && before->rounds > 1)
+            return fail(Errc::refused,
+                        fmt::format("only {} of {} pieces fit in the {} at once, and all go on "
+                                    "from there together",
+                                    before->fits, prepared.request.recipe.piece.pieces,
+                                    on ? on->name : place.applianceId));
+    }
     const auto detail = detailOf(prepared, row, stop);
     if (detail.roundless || detail.rounds.empty())
         return fail(Errc::refused,
                     fmt::format("its {} batches could not be worked out", way.batches));
     double all = 0;
     for (const cook::Round& round : detail.rounds)
-        all += round.outcome.pullS + kBatchGapS;
-    way.straight.back().to = way.foodInAt + minutesUp(all - kBatchGapS);
+        all += round.outcome.pullS - round.outcome.lastStartS + kBatchGapS;
+    way.straight.back().to = way.straight.back().from + minutesUp(all - kBatchGapS);
     if (!detail.waiting.empty())
         way.way.cost += static_cast<int>(std::lround(100 * detail.waiting.front().distance));
     return {};
@@ -196,15 +160,14 @@ std::string rowName(const translate::Row& row, const kitchen::Kitchen& kitchen) 
 
 /// Ways of one row: each place where it may wait is one.
 void addRow(const translate::Prepared& prepared, const translate::Row& row, double bestUnlike,
-            const Menu& menu, DishWays& out, const std::stop_token& stop) {
+            const Menu& menu, const MenuDish& dish, DishWays& out, const std::stop_token& stop) {
     const translate::Request& request = prepared.request;
     const auto programme = programmeOf(request, row);
     const auto whole = fullOutcome(prepared, row, stop);
     if (!programme || !whole)
         return out.without.push_back(rowName(row, request.kitchen) +
                                      ": it could not be cooked again");
-    const int temperMin = minutesUp(request.recipe.piece.temperedS);
-    DishWay base = wayOf(prepared, row, temperMin);
+    DishWay base = wayOf(prepared, row, dish);
     base.exposure.cookS = exposedS(*whole, request.recipe, menu.limits);
     if (const auto ok = addBatches(prepared, row, base, stop); !ok)
         return out.without.push_back(rowName(row, request.kitchen) + ": " + ok.error().message);
@@ -240,7 +203,7 @@ void addRow(const translate::Prepared& prepared, const translate::Row& row, doub
 const char* enumName(Task task) {
     static constexpr const char* kNames[] = {"take_out", "put_in", "wash",        "look",
                                              "turn",     "attend", "leave_stage", "next_stage",
-                                             "pull",     "serve"};
+                                             "pull",     "serve",  "dry"};
     return kNames[static_cast<std::size_t>(task)];
 }
 
@@ -292,7 +255,7 @@ DishWays waysOf(const MenuDish& dish, const Menu& menu, const Result<translate::
         out.failed = asked.error();
         return out;
     }
-    translate::Request request = *asked;
+    translate::Request request = dish.madeAhead ? reheated(*asked, menu) : *asked;
     if (dish.portions > 0)
         request.recipe.piece.pieces = dish.portions;
     if (request.recipe.stages.size() > 1 && !request.moved) // the others stay as they were written
@@ -310,7 +273,9 @@ DishWays waysOf(const MenuDish& dish, const Menu& menu, const Result<translate::
         if (!on || (!menu.siteId.empty() && on->siteId != menu.siteId) ||
             (dish.place && !(*dish.place == target)))
             continue;
-        translate::Row row = solveRow(*out.prepared, target, stop);
+        translate::Row row = dish.place && dish.setting
+                                 ? solveRowAt(*out.prepared, target, *dish.setting, 0, stop)
+                                 : solveRow(*out.prepared, target, stop);
         if (stop.stop_requested())
             return out;
         if (row.reached)
@@ -333,7 +298,7 @@ DishWays waysOf(const MenuDish& dish, const Menu& menu, const Result<translate::
         addWindow(*out.prepared, row, stop);
         if (stop.stop_requested())
             return out;
-        addRow(*out.prepared, row, least, menu, out, stop);
+        addRow(*out.prepared, row, least, menu, dish, out, stop);
     }
     std::stable_sort(out.ways.begin(), out.ways.end(),
                      [](const DishWay& a, const DishWay& b) { return a.way.cost < b.way.cost; });

@@ -13,7 +13,19 @@
 namespace dynamet::plan {
 
 /// What hands do in a dish.
-enum class Task { takeOut, putIn, wash, look, turn, attend, leaveStage, nextStage, pull, serve };
+enum class Task {
+    takeOut,
+    putIn,
+    wash,
+    look,
+    turn,
+    attend,
+    leaveStage,
+    nextStage,
+    pull,
+    serve,
+    dry
+};
 const char* enumName(Task task);
 
 /// Work of hands with what it is, minutes from the way's start or before the serving.
@@ -52,8 +64,10 @@ struct DishWay {
                         ///< way's `readyAt` has slack on top
     int lookAt = 0;     ///< and at which it is looked at first
     double lnSd = 0, neverShare = 0; ///< of ln(cooking time)
-    int foodInAt = 0;
-    bool raw = false; ///< it goes in raw: what it touched is washed
+    int foodInAt = 0, tempersFrom = 0;
+    int dries = 0;        ///< minutes that its face dries in the refrigerator, salted or not
+    bool raw = false;     ///< it goes in raw: what it touched is washed
+    bool reheats = false; ///< it was cooked before: it goes in chilled
     Exposure exposure;
 };
 

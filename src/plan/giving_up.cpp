@@ -162,6 +162,7 @@ std::vector<Concession> concessionsOf(const MenuProblem& menu, const Conflict& c
                                          .ways[static_cast<std::size_t>(found.plan->dishes[at].way)]
                                          .row.target;
                 changed.dishes[d].place = target;
+                changed.dishes[d].setting.reset();
                 offer(GiveUp::elsewhere, d, 0, target.applianceId, changed);
             }
         }

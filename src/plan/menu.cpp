@@ -17,19 +17,26 @@ using Json = nlohmann::json;
 
 constexpr int kDay = 24 * 60;
 
-Json jsonOf(const MenuDish& dish) {
+Json jsonOf(const MenuDish& dish, const kitchen::Kitchen& kitchen) {
     Json out{{"id", dish.id},     {"recipe", dish.recipeId}, {"portions", dish.portions},
              {"cook", dish.cook}, {"early_s", dish.earlyS},  {"late_s", dish.lateS}};
     if (dish.place)
         out["place"] = {{"appliance", dish.place->applianceId},
                         {"zone", dish.place->zone},
                         {"vessel", dish.place->vesselId}};
+    if (dish.place && dish.setting)
+        if (const auto* on = findAppliance(kitchen, dish.place->applianceId))
+            out["setting"] = settingText(on->controls, *dish.setting);
+    if (dish.driedBefore)
+        out["dried_before"] = true;
+    if (dish.madeAhead)
+        out["made_ahead"] = true;
     if (dish.beginsS)
         out["begins_before_s"] = *dish.beginsS;
     return out;
 }
 
-MenuDish dishOf(const StrictJson& from) {
+MenuDish dishOf(const StrictJson& from, const kitchen::Kitchen& kitchen) {
     MenuDish out;
     out.id = from.at("id").text();
     out.recipeId = from.at("recipe").text();
@@ -42,7 +49,13 @@ MenuDish dishOf(const StrictJson& from) {
         const StrictJson place = from.at("place");
         out.place = translate::Target{place.at("appliance").text(), place.textOr("zone", ""),
                                       place.textOr("vessel", "")};
+        const auto* on = findAppliance(kitchen, out.place->applianceId);
+        if (on && from.has("setting"))
+            if (const auto kept = kitchen::parseSetting(on->controls, from.at("setting").text()))
+                out.setting = *kept;
     }
+    out.driedBefore = from.booleanOr("dried_before", false);
+    out.madeAhead = from.booleanOr("made_ahead", false);
     if (from.has("begins_before_s"))
         out.beginsS = std::clamp(from.at("begins_before_s").number(), 0.0, 4 * 24 * 3600.0);
     return out;
@@ -78,7 +91,7 @@ std::string menuJson(const Menu& menu, const kitchen::Kitchen& kitchen) {
     if (menu.notBeforeMin)
         out["not_before_min"] = *menu.notBeforeMin;
     for (const MenuDish& dish : menu.dishes)
-        out["dishes"].push_back(jsonOf(dish));
+        out["dishes"].push_back(jsonOf(dish, kitchen));
     for (const OnAlready& one : menu.on)
         if (const auto* on = findAppliance(kitchen, one.applianceId))
             out["on"].push_back({{"appliance", one.applianceId},
@@ -101,7 +114,7 @@ Result<Menu> readMenu(const std::string& text, const kitchen::Kitchen& kitchen) 
             out.notBeforeMin = static_cast<int>(
                 std::clamp(from.at("not_before_min").number(), -4.0 * kDay, kDay - 1.0));
         for (const StrictJson& dish : from.at("dishes").list())
-            out.dishes.push_back(dishOf(dish));
+            out.dishes.push_back(dishOf(dish, kitchen));
         if (from.has("limits")) {
             const StrictJson limits = from.at("limits");
             out.limits.coldK = limits.numberOr("cold_k", out.limits.coldK);

@@ -21,6 +21,10 @@ struct MenuDish {
     std::optional<translate::Target> place; ///< chosen; none = the plan chooses among its rows
     double earlyS = 300, lateS = 300;       ///< how far from the serving it may be served
     std::optional<double> beginsS;          ///< pinned: its first work, s before the serving
+    std::optional<kitchen::Setting> setting = {}; ///< of its place, as a kept translation has it
+    bool driedBefore =
+        false;              ///< its face is dried or salted already: the plan takes no time for it
+    bool madeAhead = false; ///< cooked before and chilled: it is only reheated
     bool operator==(const MenuDish&) const = default;
 };
 

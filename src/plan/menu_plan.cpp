@@ -12,10 +12,6 @@ namespace {
 /// Plans may reach back so far.
 constexpr int kMostBefore = 4 * 24 * 60;
 
-int minutesUp(double seconds) {
-    return static_cast<int>(std::ceil(seconds / 60 - 1e-9));
-}
-
 template <class Value>
 int indexIn(std::vector<Value>& all, const Value& one) {
     const auto at = std::find(all.begin(), all.end(), one);

@@ -4,9 +4,14 @@
 #include "plan/problem.h"
 
 #include <algorithm>
+#include <cmath>
 #include <cstdlib>
 
 namespace dynamet::plan {
+
+int minutesUp(double seconds) {
+    return static_cast<int>(std::ceil(seconds / 60 - 1e-9));
+}
 
 int Problem::horizon() const {
     int out = 0;

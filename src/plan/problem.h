@@ -13,6 +13,9 @@ namespace dynamet::plan {
 /// A menu as the scheduler sees it: whole minutes from the moment from which it is planned, and
 /// indices. Nothing here knows food or heat; problem_of.h makes it.
 
+/// Whole minutes, up.
+int minutesUp(double seconds);
+
 /// Something that is at one setting at a time and has so much room.
 struct Resource {
     int room = 100;           ///< per cent, of each of its zones

@@ -36,10 +36,10 @@ void addRounds(const Prepared& prepared, const Row& row, cook::Programme program
         out.roundless = Error{Errc::unsupported, "that many batches are not worked out"};
         return;
     }
-    const double lastS = row.outcome.pullS;
+    const double lastS = row.outcome.pullS - row.outcome.lastStartS;
     out.waiting = waitingPlaces(prepared, row, programme, (count - 1) * (lastS + kGapS), stop);
     if (prepared.byLikeness()) // each batch for the row's own time
-        programme.last().written.end.afterS = row.outcome.pullS - row.outcome.lastStartS;
+        programme.last().written.end.afterS = lastS;
     auto rounds = cook::cookRounds(request.recipe.piece, programme, targetOf(request), count, kGapS,
                                    prepared.effort, tablesAt(prepared, programme, stop));
     if (!rounds)

@@ -3,6 +3,7 @@
 
 #include "words/plan_words.h"
 
+#include "plan/reheat.h"
 #include "quantity/parse_duration.h"
 #include "quantity/print.h"
 #include "words/stage_words.h"
@@ -80,7 +81,16 @@ std::string handsWords(const MenuProblem& menu, const plan::Plan& plan, const pl
     switch (step.task) {
     case Task::takeOut:
         return fmt::format("Take the {} out of the cold", name);
+    case Task::dry: {
+        const auto surface = menu.dishes[step.dish].prepared->request.recipe.piece.surface;
+        return fmt::format("{} the {} and leave it open on a rack in the cold for {}",
+                           surface == recipe::SurfaceState::salted ? "Salt" : "Pat dry", name,
+                           printDuration(60.0 * way.dries));
+    }
     case Task::putIn:
+        if (way.reheats)
+            return fmt::format("{} goes in cold to be reheated: {}", name,
+                               stagePlace(way, 0, kitchen, units));
         return fmt::format("{} goes in: {}", name, stagePlace(way, 0, kitchen, units));
     case Task::wash:
         return fmt::format("Wash hands, board, tongs and probe: they touched raw {}", name);
@@ -169,6 +179,12 @@ std::vector<std::string> clockLines(const MenuProblem& menu, const plan::MenuPla
                 printDuration(plan.clocks[d].exposedS), printDuration(plan.clocks[d].ofWaitS),
                 plan.clocks[d].over ? "over the limit of" : "over",
                 printDuration(plan.clocks[d].over ? limits.mostS : limits.warnS)));
+    for (std::size_t d = 0; plan.found.plan && d < plan.found.plan->dishes.size(); ++d)
+        if (wayOf(menu, *plan.found.plan, d).reheats)
+            out.push_back(fmt::format(
+                "! {} was cooked before: chilled below {} soon after it was cooked, and reheated "
+                "to {} inside. Local codes decide.",
+                dishName(menu, d), t(limits.coldK), t(plan::kReheatedK)));
     std::string below;
     for (std::size_t d = 0; plan.found.plan && d < plan.found.plan->dishes.size(); ++d) {
         const recipe::FoodPiece& piece = menu.dishes[d].prepared->request.recipe.piece;

@@ -170,6 +170,101 @@ TEST(MenuPlan, AnOvenThatIsHotAlreadyIsNotWaitedFor) {
     EXPECT_EQ(hot.problem.resources[0].fromNow[0], 0);
 }
 
+std::vector<std::string> wordsOf(const Table& table, const MenuProblem& problem,
+                                 const MenuPlan& made) {
+    std::vector<std::string> out;
+    for (const PlanStep& step : stepsOf(problem, *made.found.plan))
+        out.push_back(words::planStepWords(problem, *made.found.plan, step, table.kitchen, {}));
+    return out;
+}
+
+// Salting ahead takes hours in the refrigerator (common practice); the clock of danger does not run
+// there, and a piece that was salted yesterday asks for nothing.
+TEST(MenuPlan, APieceThatIsSaltedAheadBeginsHoursBefore) {
+    Table table;
+    translate::Request request = dishOf("Roast", "oven=180C");
+    const auto base = waysOf({"1", "Roast", 0, "", kOven, 300, 300, {}}, table.menu, request);
+    request.recipe.piece.surface = recipe::SurfaceState::salted;
+    table.add(request, kOven);
+    MenuProblem problem = table.problem();
+    const MenuPlan made = planMenu(problem);
+    ASSERT_TRUE(made.found.plan);
+    const DishWay& way = problem.dishes[0].ways[0];
+    EXPECT_EQ(way.foodInAt - base.ways[0].foodInAt, 4 * 60);
+    EXPECT_NEAR(way.exposure.cookS, base.ways[0].exposure.cookS, 300);
+    const auto lines = wordsOf(table, problem, made);
+    EXPECT_EQ(lines.front(), "Salt the Roast and leave it open on a rack in the cold for 4 h");
+    table.menu.notBeforeMin = table.menu.serveMin - 150;
+    problem = table.problem();
+    EXPECT_FALSE(planMenu(problem).found.plan) << "there is no time to salt it";
+    table.menu.dishes[0].driedBefore = true;
+    problem = table.problem();
+    EXPECT_TRUE(planMenu(problem).found.plan);
+}
+
+// Reheating reaches 74 °C inside (FDA Food Code 2022, 3-403.11); nothing raw goes in.
+TEST(MenuPlan, ADishMadeBeforeIsReheatedToTheCode) {
+    Table table;
+    table.add(dishOf("Roast", "oven=180C"));
+    table.menu.dishes[0].madeAhead = true;
+    MenuProblem problem = table.problem();
+    ASSERT_EQ(problem.dishes.size(), 1u) << firstOf(problem.impossible[0].without);
+    const MenuPlan made = planMenu(problem);
+    ASSERT_TRUE(made.found.plan);
+    EXPECT_GE(problem.dishes[0].ways[0].row.outcome.peakK, 347.15 - 0.3);
+    const auto lines = wordsOf(table, problem, made);
+    const auto says = [&](const char* part) {
+        return std::any_of(lines.begin(), lines.end(), [&](const std::string& line) {
+            return line.find(part) != std::string::npos;
+        });
+    };
+    EXPECT_TRUE(says("goes in cold to be reheated"));
+    EXPECT_FALSE(says("raw"));
+    EXPECT_NE(words::clockLines(problem, made, {}).at(0).find("reheated to 74 °C"),
+              std::string::npos);
+}
+
+TEST(MenuPlan, AKeptTranslationKeepsItsSetting) {
+    Table table;
+    table.add(dishOf("Roast", "oven=180C"), kOven);
+    const MenuProblem best = table.problem();
+    table.menu.dishes[0].setting =
+        *kitchen::parseSetting(findAppliance(table.kitchen, "still")->controls, "oven=150C");
+    const MenuProblem kept = table.problem();
+    ASSERT_EQ(kept.dishes.size(), 1u);
+    EXPECT_EQ(kept.dishes[0].ways[0].row.instruction.setting, *table.menu.dishes[0].setting);
+    EXPECT_GT(kept.dishes[0].ways[0].expectedAt, best.dishes[0].ways[0].expectedAt);
+}
+
+// A bath does all pieces at once; the pan sears them in turn.
+TEST(MenuPlan, BatchesOfTheLastStageOnlyTakeThatStageSeveralTimes) {
+    Table table;
+    translate::Request request = dishOf("Reverse sear", "oven=120C", 0.03);
+    recipe::Stage sear = request.recipe.last();
+    request.recipe.last().end.coreK = C(50);
+    request.recipe.last().end.afterS = 0;
+    const auto* hob = findAppliance(table.kitchen, "hob");
+    sear.place = {"hob", kitchen::usualSetting(hob->controls), hob->zones.front().name, "pan"};
+    sear.handling = {};
+    request.recipe.stages.push_back(sear);
+    request.recipe.piece.coversM2 = 0.015;
+    request.recipe.piece.pieces = 1;
+    const translate::Target pan{"hob", hob->zones.front().name, "pan"};
+    table.add(request, pan);
+    const MenuProblem one = table.problem();
+    ASSERT_EQ(one.dishes.size(), 1u) << firstOf(one.impossible[0].without);
+    table.menu.dishes[0].portions = 6;
+    const MenuProblem six = table.problem();
+    ASSERT_EQ(six.dishes.size(), 1u) << firstOf(six.impossible[0].without);
+    const DishWay &a = one.dishes[0].ways[0], &b = six.dishes[0].ways[0];
+    EXPECT_GT(b.batches, 1);
+    const int first = a.straight.back().to - a.straight.back().from;
+    const int all = b.straight.back().to - b.straight.back().from;
+    EXPECT_GE(all, b.batches * (first - 2));
+    EXPECT_NEAR(a.straight.front().to - a.straight.front().from,
+                b.straight.front().to - b.straight.front().from, 3);
+}
+
 // A general reader of iCalendar (RFC 5545) finds every step where the plan has it.
 TEST(PlanCalendar, IsReadBackByAGeneralReader) {
     Table table;

@@ -42,6 +42,8 @@ TEST(Menu, ComesBackFromItsText) {
     dish.cook = "B";
     dish.place = translate::Target{"oven", "middle", ""};
     dish.beginsS = 5400;
+    dish.setting = kitchen::parseSetting(oven.controls, "oven=160C").value();
+    dish.driedBefore = dish.madeAhead = true;
     menu.dishes = {dish, MenuDish{"2", "gone", 0, "", {}, 0, 600, {}}};
     const auto back = readMenu(menuJson(menu, kitchen), kitchen);
     ASSERT_TRUE(back) << back.error().message;

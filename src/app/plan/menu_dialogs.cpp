@@ -4,6 +4,8 @@
 #include "app/plan/menu_dialogs.h"
 
 #include "app/widgets/quantity_kinds.h"
+#include "book/recipe_store.h"
+#include "formats/snapshot_json.h"
 #include "quantity/parse_duration.h"
 
 #include <algorithm>
@@ -120,28 +122,74 @@ DishDialog::DishDialog(Document& document, const plan::Menu& menu, const plan::M
     const auto who = std::find(menu.cooks.begin(), menu.cooks.end(), dish.cook);
     cook_ = addChoice(QStringLiteral("Cook"), cooks,
                       who == menu.cooks.end() ? 0 : static_cast<int>(who - menu.cooks.begin()) + 1);
-    QStringList places{QStringLiteral("The plan chooses")};
-    int at = 0;
-    for (const kitchen::Appliance& on : document.kitchen().appliances) {
-        if (!menu.siteId.empty() && on.siteId != menu.siteId)
-            continue;
-        for (const kitchen::Zone& zone : on.zones) {
-            const translate::Target target{on.id, zone.name,
-                                           isHob(on.kind) ? on.standardVesselId : std::string()};
-            if (dish.place && dish.place->applianceId == target.applianceId &&
-                dish.place->zone == target.zone)
-                at = static_cast<int>(places_.size()) + 1;
-            places_.push_back(dish.place && at == static_cast<int>(places_.size()) + 1 ? *dish.place
-                                                                                       : target);
-            places << (on.zones.size() > 1
-                           ? QStringLiteral("%1, %2").arg(toQt(on.name), toQt(zone.name))
-                           : toQt(on.name));
-        }
-    }
-    place_ = addChoice(QStringLiteral("Where"), places, at);
+    place_ = addChoice(QStringLiteral("Where"), {}, 0);
+    fillPlaces();
+    connect(recipe_, &QComboBox::currentIndexChanged, this, &DishDialog::fillPlaces);
     early_ = addText(QStringLiteral("May come early by"), printDuration(dish.earlyS));
     late_ = addText(QStringLiteral("or late by"), printDuration(dish.lateS));
+    dried_ = new QCheckBox(QStringLiteral("Dried or salted before the menu begins"));
+    dried_->setChecked(dish.driedBefore);
+    addWide(dried_);
+    ahead_ = new QCheckBox(QStringLiteral("Made before and chilled: only reheated"));
+    ahead_->setChecked(dish.madeAhead);
+    addWide(ahead_);
     recipe_->setFocus();
+}
+
+void DishDialog::fillPlaces() {
+    places_.clear();
+    place_->clear();
+    place_->addItem(QStringLiteral("The plan chooses"));
+    addPlaces();
+    addKept();
+    int at = 0;
+    for (std::size_t i = 0; i < places_.size() && dish_.place; ++i)
+        if (places_[i].target == *dish_.place && places_[i].setting == dish_.setting)
+            at = static_cast<int>(i) + 1;
+    place_->setCurrentIndex(at);
+}
+
+void DishDialog::addPlaces() {
+    for (const kitchen::Appliance& on : document_.kitchen().appliances) {
+        if (!menu_.siteId.empty() && on.siteId != menu_.siteId)
+            continue;
+        for (const kitchen::Zone& zone : on.zones) {
+            translate::Target target{on.id, zone.name,
+                                     isHob(on.kind) ? on.standardVesselId : std::string()};
+            if (dish_.place && !dish_.setting && dish_.place->applianceId == target.applianceId &&
+                dish_.place->zone == target.zone)
+                target = *dish_.place; // with its own vessel
+            places_.push_back({target, {}});
+            place_->addItem(on.zones.size() > 1
+                                ? QStringLiteral("%1, %2").arg(toQt(on.name), toQt(zone.name))
+                                : toQt(on.name));
+        }
+    }
+}
+
+void DishDialog::addKept() {
+    const auto kept = listTranslations(document_.book(), toStd(recipe_->currentData().toString()));
+    if (!kept)
+        return document_.say(toQt(kept.error(), document_.units()));
+    for (const book::TranslationLine& line : *kept)
+        for (const formats::KeptRow& row :
+             formats::keptRows(line.snapshotJson).value_or(std::vector<formats::KeptRow>{})) {
+            const auto& all = document_.kitchen().appliances;
+            const auto on = std::find_if(
+                all.begin(), all.end(), [&](const auto& one) { return one.name == row.appliance; });
+            if (!row.reached || on == all.end())
+                continue;
+            const auto setting = parseSetting(on->controls, row.setting);
+            if (!setting)
+                continue;
+            places_.push_back(
+                {{on->id, row.zone, isHob(on->kind) ? on->standardVesselId : std::string()},
+                 *setting});
+            place_->addItem(
+                QStringLiteral("As kept %1 ago: %2, %3")
+                    .arg(agoWords(line.createdMs, document_.now().utcMs), toQt(on->name),
+                         toQt(settingLabel(on->controls, *setting, document_.units()))));
+        }
 }
 
 Result<void> DishDialog::take() {
@@ -165,9 +213,15 @@ Result<void> DishDialog::take() {
     dish_.cook = cook_->currentIndex() > 0
                      ? menu_.cooks[static_cast<std::size_t>(cook_->currentIndex() - 1)]
                      : std::string();
-    dish_.place = place_->currentIndex() > 0
-                      ? std::optional(places_[static_cast<std::size_t>(place_->currentIndex() - 1)])
-                      : std::nullopt;
+    dish_.place.reset();
+    dish_.setting.reset();
+    if (place_->currentIndex() > 0) {
+        const Offer& offer = places_[static_cast<std::size_t>(place_->currentIndex() - 1)];
+        dish_.place = offer.target;
+        dish_.setting = offer.setting;
+    }
+    dish_.driedBefore = dried_->isChecked();
+    dish_.madeAhead = ahead_->isChecked();
     dish_.earlyS = *early;
     dish_.lateS = *late;
     return {};

@@ -6,6 +6,8 @@
 #include "app/widgets/form_dialog.h"
 #include "plan/menu.h"
 
+#include <QCheckBox>
+
 namespace dynamet::app {
 
 /// A menu: its name, place, cooks, when it is served and from when on there is somebody; how long
@@ -35,11 +37,20 @@ class DishDialog : public FormDialog {
 
   private:
     Result<void> take() override;
+    /// Places of the menu's site, then the rows of the recipe's kept translations.
+    void fillPlaces();
+    void addPlaces();
+    void addKept();
     const plan::Menu menu_;
     plan::MenuDish dish_;
     QComboBox *recipe_, *cook_, *place_;
     QLineEdit *portions_, *early_, *late_;
-    std::vector<translate::Target> places_; ///< as in the list, after "the plan chooses"
+    QCheckBox *dried_, *ahead_;
+    struct Offer {
+        translate::Target target;
+        std::optional<kitchen::Setting> setting;
+    };
+    std::vector<Offer> places_; ///< as in the list, after "the plan chooses"
 };
 
 /// A menu to begin with: no dish yet, this evening, one cook.

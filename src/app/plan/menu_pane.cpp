@@ -163,6 +163,10 @@ QString MenuPane::underLine(std::size_t dish) const {
     } else if (!said.cook.empty()) {
         parts << toQt(said.cook);
     }
+    if (said.setting)
+        parts << QStringLiteral("as kept");
+    if (said.madeAhead)
+        parts << QStringLiteral("reheated");
     if (said.beginsS)
         parts << QStringLiteral("pinned");
     return parts.join(QStringLiteral(" · "));

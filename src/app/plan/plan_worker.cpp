@@ -29,7 +29,8 @@ void PlanWorker::forget() {
 }
 
 PlanWorker::Key PlanWorker::keyOf(const plan::Menu& menu, const plan::MenuDish& dish) {
-    return {dish.recipeId, menu.siteId, dish.portions, dish.place, menu.limits};
+    return {dish.recipeId, menu.siteId,      dish.portions,  dish.place,
+            dish.setting,  dish.driedBefore, dish.madeAhead, menu.limits};
 }
 
 void PlanWorker::start(const Question& question) {

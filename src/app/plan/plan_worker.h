@@ -52,6 +52,8 @@ class PlanWorker : public QObject {
         std::string recipeId, siteId;
         int portions = 0;
         std::optional<translate::Target> place;
+        std::optional<kitchen::Setting> setting;
+        bool driedBefore = false, madeAhead = false;
         plan::SafetyLimits limits;
         bool operator==(const Key&) const = default;
     };
