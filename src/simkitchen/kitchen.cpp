@@ -50,6 +50,8 @@ Kitchen::Kitchen(unsigned seed) : random_(seed) {
     made_.thicknessM = about(0.038, 0.08);
     made_.conductivity = about(0.47, 0.05);
     made_.heatPerVolume = about(3.65e6, 0.04);
+    made_.driesAt = about(0.8, 0.25);
+    made_.startC = 6 + 2 * normal(random_);
     OvenMake oven;
     oven.dialReads = -14 + 6 * normal(random_);
     oven.blockAir = about(13, 0.1);

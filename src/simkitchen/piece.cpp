@@ -39,11 +39,14 @@ void Piece::step(double airC, double wallC, double convective, double seconds) {
         const double face = layers_.back();
         // W/m² lost per Pa and W/m²K: the Lewis relation with Le = 1 at about 60 °C.
         constexpr double kPerPascal = 0.0155;
-        const double dry = face > 100 ? 0.3 : make_.wetShare;
+        constexpr double kSteamJ_kg = 2.3e6;
+        const double wet = make_.wetShare / (1 + std::pow(gaveOff_ / make_.driesAt, 2));
+        const double steamed = wet * convective * kPerPascal * std::max(0.0, steam(face) - 1500);
         flow.back() = (airC - face) / (1 / convective + dx / 2 / make_.conductivity) +
                       make_.black * kStefanBoltzmann *
                           (std::pow(wallC + kIce, 4) - std::pow(face + kIce, 4)) -
-                      dry * convective * kPerPascal * std::max(0.0, steam(face) - 1500);
+                      steamed;
+        gaveOff_ += dt * steamed / kSteamJ_kg;
         for (int k = 0; k < kLayers; ++k) {
             const auto at = static_cast<std::size_t>(k);
             layers_[at] += dt * (flow[at + 1] - flow[at]) / store;

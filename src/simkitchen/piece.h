@@ -12,7 +12,8 @@ struct PieceMake {
     double thicknessM = 0.038, startC = 6;
     double conductivity = 0.47;    ///< W/mK
     double heatPerVolume = 3.65e6; ///< J/m³K
-    double wetShare = 0.9;         ///< of its face that still gives off water
+    double wetShare = 0.9;         ///< of its face that gives off water at first
+    double driesAt = 0.8;          ///< kg/m² given off until half of that is dry
     double black = 0.95;
 };
 
@@ -28,6 +29,7 @@ class Piece {
 
   private:
     PieceMake make_;
+    double gaveOff_ = 0;         ///< kg/m²
     std::vector<double> layers_; ///< from the middle to the face, °C
 };
 

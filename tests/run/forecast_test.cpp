@@ -1,0 +1,119 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "run/forecast.h"
+#include "translate/small_kitchen.h"
+
+#include <cmath>
+#include <gtest/gtest.h>
+
+namespace dynamet::run {
+namespace {
+
+using translate::testing::C;
+
+/// A roast in an oven that nobody rated, planned to a core of 60 °C.
+struct Roast {
+    translate::Request request = translate::testing::roastRequest();
+    translate::Prepared prepared = translate::prepare(request).value();
+    translate::Row row = [this] {
+        auto out = translate::solveRow(prepared, prepared.targets.front());
+        translate::addWindow(prepared, out);
+        return out;
+    }();
+    Question question() const {
+        Question out;
+        out.request = request;
+        out.planned = plannedOf(prepared, row);
+        out.entries = {{1, 0, What::foodIn, 0, ""}};
+        return out;
+    }
+    /// A core as the most likely cook has it, a piece of another thickness.
+    std::vector<CoreReading> readings(double thickerBy, double untilS, double everyS) const {
+        Question asked = question();
+        asked.planned.recipe.piece.thicknessM *= thickerBy;
+        asked.nowS = 4 * 3600;
+        asked.planned.recipe.last().end.afterS = 4 * 3600;
+        const auto course = courseOf(asked.request, asked.planned, asked.entries, asked.nowS);
+        const auto passage = pass(asked.planned.recipe.piece, *course, kForecastEffort,
+                                  cook::tablesFor(asked.planned.recipe.piece.food, 101325));
+        std::vector<CoreReading> out;
+        for (double t = everyS; t <= untilS; t += everyS)
+            out.push_back({t, passage->coreAt(t), false});
+        return out;
+    }
+};
+
+TEST(Forecast, BeforeAnyReadingItIsThePlansWindow) {
+    const Roast roast;
+    const Question question = roast.question();
+    const auto forecast = forecastOf(question);
+    ASSERT_TRUE(forecast) << forecast.error().message;
+    EXPECT_NEAR(forecast->pull.s, question.planned.expectS, 0.06 * question.planned.expectS);
+    EXPECT_NEAR(std::log(forecast->pull.highS / forecast->pull.lowS),
+                std::log(*roast.row.window->latestS / roast.row.window->earlyS), 0.2);
+    EXPECT_EQ(forecast->probe, ProbeState::none);
+    EXPECT_NEAR(forecast->peak.kelvin, roast.row.outcome.peakK, 1.5);
+}
+
+// One reading at the turn tells a thicker piece: the forecast follows, and is surer.
+TEST(Forecast, OneTypedReadingIsEnoughToUpdate) {
+    const Roast roast;
+    Question question = roast.question();
+    const auto before = forecastOf(question);
+    question.nowS = question.planned.expectS / 2;
+    const auto thick = roast.readings(1.1, question.nowS, question.nowS);
+    question.entries.push_back({2, question.nowS, What::reading, thick.back().kelvin, ""});
+    const auto after = forecastOf(question);
+    ASSERT_TRUE(after) << after.error().message;
+    EXPECT_GT(after->pull.s, before->pull.s * 1.04);
+    EXPECT_LT(after->pull.highS - after->pull.lowS, 0.6 * (before->pull.highS - before->pull.lowS));
+    EXPECT_EQ(after->readings, 1u);
+}
+
+// A probe that hangs in the air of the oven, or lies on a cold plate, reads what no point of the
+// piece can have (common practice, no source).
+TEST(Forecast, AProbeThatFellOutIsNotBelieved) {
+    const Roast roast;
+    Question question = roast.question();
+    question.nowS = question.planned.expectS / 2;
+    question.readings = roast.readings(1, question.nowS, 20);
+    const auto sound = forecastOf(question);
+    ASSERT_TRUE(sound);
+    EXPECT_EQ(sound->probe, ProbeState::fine);
+    for (double t = question.nowS; t < question.nowS + 120; t += 20)
+        question.readings.push_back({t, C(168), false});
+    question.nowS += 120;
+    const auto fallen = forecastOf(question);
+    ASSERT_TRUE(fallen);
+    EXPECT_EQ(fallen->probe, ProbeState::misplaced);
+    EXPECT_GT(fallen->setAside, 0u);
+    EXPECT_NEAR(fallen->pull.s, sound->pull.s, 0.06 * sound->pull.s);
+    question.probeSilentS = 90;
+    EXPECT_EQ(forecastOf(question)->probe, ProbeState::lost);
+}
+
+TEST(Forecast, IsTheSameAgain) {
+    const Roast roast;
+    Question question = roast.question();
+    question.nowS = 900;
+    question.readings = roast.readings(1.05, 900, 60);
+    const auto a = forecastOf(question), b = forecastOf(question);
+    EXPECT_EQ(a->pull.s, b->pull.s);
+    EXPECT_EQ(a->peak.highK, b->peak.highK);
+}
+
+// A door that stands open costs time: common practice, no source.
+TEST(Forecast, ADoorThatStoodOpenIsPartOfTheCourse) {
+    const Roast roast;
+    Question question = roast.question();
+    question.nowS = 900;
+    const auto shut = forecastOf(question);
+    question.entries.push_back({2, 300, What::opened, 400, ""});
+    const auto open = forecastOf(question);
+    ASSERT_TRUE(shut && open);
+    EXPECT_GT(open->pull.s, shut->pull.s + 20);
+}
+
+} // namespace
+} // namespace dynamet::run
