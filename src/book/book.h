@@ -17,7 +17,7 @@
 namespace dynamet::book {
 
 inline constexpr std::int32_t kApplicationId = 0x44594e4d; // "DYNM"
-inline constexpr int kSchemaVersion = 10;
+inline constexpr int kSchemaVersion = 11;
 /// Oldest program version that can read what this one writes.
 inline constexpr int kMinReader = 6;
 

@@ -30,6 +30,7 @@ extern const std::string_view book_migration_007;
 extern const std::string_view book_migration_008;
 extern const std::string_view book_migration_009;
 extern const std::string_view book_migration_010;
+extern const std::string_view book_migration_011;
 } // namespace dynamet::data
 
 namespace dynamet::book {
@@ -70,7 +71,7 @@ void migrate(SQLite::Database& database, int from) {
         &data::book_migration_001, &data::book_migration_002, &data::book_migration_003,
         &data::book_migration_004, &data::book_migration_005, &data::book_migration_006,
         &data::book_migration_007, &data::book_migration_008, &data::book_migration_009,
-        &data::book_migration_010};
+        &data::book_migration_010, &data::book_migration_011};
     for (int version = from; version < kSchemaVersion; ++version) {
         SQLite::Transaction transaction(database);
         database.exec(std::string(*kMigrations[static_cast<std::size_t>(version)]));
@@ -154,7 +155,7 @@ std::unique_ptr<SQLite::Database> inMemory(SQLite::Database& from) {
 /// The path as SQLite's address, every unusual letter escaped.
 std::string immutableAddress(const std::string& path) {
     std::string out = "file:";
-    for (const unsigned char c : path)
+    for (const auto c : std::vector<unsigned char>(path.begin(), path.end()))
         out += std::isalnum(c) || c == '/' || c == '.' || c == '-' || c == '_'
                    ? std::string(1, static_cast<char>(c))
                    : fmt::format("%{:02X}", c);

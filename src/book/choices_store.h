@@ -4,6 +4,7 @@
 #pragma once
 
 #include "book/book.h"
+#include "evidence/belief.h"
 #include "food/doneness.h"
 #include "food/schools.h"
 
@@ -14,7 +15,9 @@ namespace dynamet::book {
 struct Choices {
     food::ChosenSchools schools;
     std::vector<food::DonenessScale> scales;
-    bool operator==(const Choices&) const = default;
+    /// What its accepted cooks have shown; not chosen, and not kept with the choices.
+    evidence::Belief learned = {};
+    bool operator==(const Choices& o) const { return schools == o.schools && scales == o.scales; }
 };
 Result<Choices> loadChoices(Book& book);
 Result<void> keepChoices(Book& book, const Choices& choices);

@@ -12,6 +12,7 @@ translate::Request requestOf(const recipe::Recipe& recipe, kitchen::Kitchen kitc
     out.kitchen = std::move(kitchen);
     out.recipe = recipe;
     out.schools = choices.schools;
+    out.belief = choices.learned;
     return out;
 }
 

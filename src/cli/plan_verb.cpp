@@ -1,6 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
+#include "book/cook_store.h"
 #include "book/kitchen_store.h"
 #include "book/menu_store.h"
 #include "cli/verb.h"
@@ -64,7 +65,7 @@ Result<Asked> askedOf(const PlanOptions& options) {
                                 plan::clockText(*out.menu.notBeforeMin),
                                 plan::clockText(out.menu.serveMin)));
     out.requests = book::requestsOf(out.menu, *recipes, out.kitchen,
-                                    loadChoices(*book).value_or(book::Choices{}),
+                                    loadChoicesAndLearned(*book, out.kitchen).value_or(book::Choices{}),
                                     Units{options.fahrenheit, options.fahrenheit});
     for (const auto& request : out.requests)
         out.names.push_back(request ? request->recipe.name : "a recipe that is gone");

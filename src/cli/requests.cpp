@@ -3,7 +3,7 @@
 
 #include "cli/requests.h"
 
-#include "book/choices_store.h"
+#include "book/cook_store.h"
 #include "book/kitchen_store.h"
 #include "book/recipe_request.h"
 #include "formats/text_file.h"
@@ -77,8 +77,8 @@ Result<translate::Request> requestFor(const TranslateOptions& options) {
             return tl::unexpected(today.error());
         if (*today)
             *kitchen = kitchen::onDay(std::move(*kitchen), **today);
-        auto request =
-            requestOf(recipe, std::move(*kitchen), loadChoices(*book).value_or(book::Choices{}));
+        const auto choices = loadChoicesAndLearned(*book, *kitchen).value_or(book::Choices{});
+        auto request = requestOf(recipe, std::move(*kitchen), choices);
         request.units.fahrenheit = options.fahrenheit;
         request.others = *recipes;
         if (options.stage > 0)

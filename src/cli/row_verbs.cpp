@@ -1,7 +1,7 @@
 // SPDX-FileCopyrightText: 2026 The Dynamet authors
 // SPDX-License-Identifier: GPL-3.0-or-later
 
-#include "book/choices_store.h"
+#include "book/cook_store.h"
 #include "book/kitchen_store.h"
 #include "book/recipe_request.h"
 #include "cli/requests.h"
@@ -68,7 +68,7 @@ Result<Answer> nextBest(const TranslateOptions& options) {
     const auto recipes = loadRecipes(*book, *kitchen);
     if (!recipes)
         return tl::unexpected(recipes.error());
-    const auto choices = loadChoices(*book).value_or(book::Choices{});
+    const auto choices = loadChoicesAndLearned(*book, *kitchen).value_or(book::Choices{});
     const auto requests = book::requestsOf(*recipes, *kitchen, choices);
     const Units units{options.fahrenheit, options.fahrenheit};
     Answer out;
@@ -191,7 +191,7 @@ Result<Answer> rewrite(const RewriteOptions& options) {
     const auto from = applianceNamed(*kitchen, options.from);
     if (!from)
         return tl::unexpected(from.error().in("--from"));
-    const auto choices = loadChoices(*book).value_or(book::Choices{});
+    const auto choices = loadChoicesAndLearned(*book, *kitchen).value_or(book::Choices{});
     recipe_text::ReadWith with;
     with.kitchen = &*kitchen;
     with.applianceId = from->id;

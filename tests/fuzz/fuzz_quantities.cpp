@@ -12,6 +12,7 @@
 #include "rating/inputs/typed_values.h"
 
 #include <cmath>
+#include <tuple>
 
 using namespace dynamet;
 
@@ -34,16 +35,16 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         if (const auto timed = rating::parseTimed(text, unit))
             for (std::size_t i = 1; i < timed->readings.size(); ++i)
                 MUST(timed->readings[i].timeS > timed->readings[i - 1].timeS);
-        rating::parseReadings(text, unit);
+        std::ignore = rating::parseReadings(text, unit);
         const auto& protocols = rating::allProtocols();
         const rating::Protocol& protocol = protocols[size % protocols.size()];
         if (!protocol.values.empty()) {
             const std::string& name = protocol.values[size % protocol.values.size()].name;
-            rating::readTyped(protocol, {{name, text}}, unit);
+            std::ignore = rating::readTyped(protocol, {{name, text}}, unit);
         }
     }
-    rating::parseCounts(text);
-    rating::parseMinutes(text);
+    std::ignore = rating::parseCounts(text);
+    std::ignore = rating::parseMinutes(text);
     finite(parseLengthM(text));
     finite(parseMassKg(text));
     finite(parsePowerW(text));

@@ -130,14 +130,13 @@ TEST(Coverage, CavityMap) {
         cavity.hysteresisC = 3 + 0.006 * seed;
         CavityMap test;
         const double common = draw(0, 0.6);
-        double truth = 0, middle = 0;
+        double truth = 0;
         for (std::size_t i = 0; i < offsets.size(); ++i) {
             const generator::Sensor sensor{60, common + draw(0, 0.5) + offsets[i], 1, 0.15, 0.1};
             const auto run = generator::preheat(cavity, 170, 4500, 10, sensor,
                                                 static_cast<std::uint64_t>(seed * 8) + i);
             test.spots["place " + std::to_string(i)] = seriesOf(run.air);
             truth += (run.trueMeanC + offsets[i]) / static_cast<double>(offsets.size());
-            middle += offsets[i] / static_cast<double>(offsets.size());
         }
         const auto found = reduceCavityMap(test);
         ASSERT_TRUE(found.has_value()) << found.error().message;

@@ -55,8 +55,6 @@ Cooked cookHidden(unsigned seed) {
                 for (const device::Value& shown : reading->values)
                     if (shown.channel == "1" && std::isfinite(shown.value))
                         out.readings.push_back({kitchen.nowS() - began, C(shown.value), false});
-        if (std::getenv("DYNAMET_TRACE") && std::fmod(t, 600) < 1)
-            fmt::print("{} {} {} {}\n", t, bench.channels[0].lagged, kitchen.appliances().at("oven")->at("air"), out.readings.size());
         if (bench.channels[0].lagged - bench.channels[0].sensing.offset >= kPullC)
             out.trueS = kitchen.nowS() - began;
     }

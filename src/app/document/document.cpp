@@ -76,7 +76,7 @@ void Document::reload() {
     };
     take(loadRecipes(*book_, kitchen_), recipes_);
     take(loadMenus(*book_, kitchen_), menus_);
-    take(book::loadChoices(*book_), choices_);
+    take(book::loadChoicesAndLearned(*book_, kitchen_), choices_);
     take(book::newestRatings(*book_), newest_);
     emit changed();
 }

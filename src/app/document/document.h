@@ -5,7 +5,7 @@
 
 #include "app/document/book_command.h"
 #include "app/document/qt_text.h"
-#include "book/choices_store.h"
+#include "book/cook_store.h"
 #include "book/kitchen_store.h"
 #include "book/menu_store.h"
 #include "book/recipe_store.h"

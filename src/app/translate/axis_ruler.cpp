@@ -34,7 +34,8 @@ void AxisRuler::paintEvent(QPaintEvent*) {
         p.fillRect(QRect(x, 2, 1, 5), look::kQuietInk);
         p.setPen(look::kQuietInk);
         p.drawText(QRect(x == kEdge ? x : x - 40, 7, 80, 16),
-                   (x == kEdge ? Qt::AlignLeft : Qt::AlignHCenter) | Qt::AlignTop,
+                   QFlags<Qt::AlignmentFlag>(x == kEdge ? Qt::AlignLeft : Qt::AlignHCenter) |
+                       Qt::AlignTop,
                    mark == 0 ? QStringLiteral("0") : toQt(printDuration(mark)));
     }
 }

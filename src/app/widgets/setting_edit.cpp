@@ -51,7 +51,7 @@ SettingEdit::Read SettingEdit::addNumber(const kitchen::Control& control, double
     line_->addWidget(field);
     connect(field, &QLineEdit::editingFinished, this, &SettingEdit::left, Qt::QueuedConnection);
     // What was not touched is what it was, however it is printed.
-    return [this, field, control, value, shown = field->text()]() -> Result<kitchen::ControlValue> {
+    return [field, control, value, shown = field->text()]() -> Result<kitchen::ControlValue> {
         if (field->text() == shown)
             return kitchen::ControlValue(value);
         const auto typed = parseDial(control, toStd(field->text()));

@@ -1,0 +1,179 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "words/compare_words.h"
+
+#include "quantity/parse_duration.h"
+#include "quantity/print.h"
+#include "words/amount.h"
+#include "words/stage_words.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+#include <functional>
+
+namespace dynamet::words {
+namespace {
+
+constexpr const char* kUnknown = "–";
+
+std::string degrees(double kelvin, Units units) {
+    return printTemperature(Temperature::kelvin(kelvin), units.temperature());
+}
+std::string apartK(double kelvin, Units units) {
+    return units.fahrenheit ? fmt::format("{:.0f} °F", 1.8 * kelvin)
+                            : fmt::format("{:.0f} K", kelvin);
+}
+
+std::string letter(std::size_t at) {
+    return std::string(1, static_cast<char>('A' + at));
+}
+
+/// Numbers of all cooks, one a cook; NaN = not known.
+using Numbers = std::vector<double>;
+Numbers numbersOf(const std::vector<ComparedCook>& cooks,
+                  const std::function<double(const ComparedCook&)>& read) {
+    Numbers out;
+    for (const ComparedCook& one : cooks)
+        out.push_back(read(one));
+    return out;
+}
+bool differ(const Numbers& all, double by) {
+    double low = INFINITY, high = -INFINITY;
+    for (const double one : all)
+        if (std::isfinite(one)) {
+            low = std::min(low, one);
+            high = std::max(high, one);
+        }
+    return high - low > by;
+}
+
+double orNan(const std::optional<double>& value) {
+    return value.value_or(NAN);
+}
+
+double pulledAfter(const ComparedCook& cook) {
+    const auto stands = run::standingOf(cook.entries);
+    return stands.pulled ? stands.pulledS - stands.foodInS : NAN;
+}
+
+double coreAtPull(const ComparedCook& cook) {
+    if (cook.judged.coreK)
+        return *cook.judged.coreK;
+    const double until = pulledAfter(cook);
+    double out = NAN;
+    for (const run::CoreReading& one : cook.readings)
+        if (one.atS <= until)
+            out = one.kelvin;
+    const auto stands = run::standingOf(cook.entries);
+    return std::isnan(out) && stands.lastCoreK ? *stands.lastCoreK : out;
+}
+
+double lossOf(const ComparedCook& cook) {
+    const auto& judged = cook.judged;
+    return judged.rawKg && judged.servedKg && *judged.rawKg > 0
+               ? 1 - *judged.servedKg / *judged.rawKg
+               : NAN;
+}
+
+} // namespace
+
+std::vector<ComparedRow> comparedRows(const std::vector<ComparedCook>& cooks,
+                                      const kitchen::Kitchen& kitchen, Units units) {
+    std::vector<ComparedRow> out;
+    const auto texts = [&](const char* says, bool confounder,
+                           const std::function<std::string(const ComparedCook&)>& read) {
+        ComparedRow row{says, {}, confounder};
+        bool apart = false;
+        for (const ComparedCook& one : cooks) {
+            row.values.push_back(read(one));
+            apart = apart || row.values.back() != row.values.front();
+        }
+        if (apart)
+            out.push_back(std::move(row));
+    };
+    const auto numbers = [&](const char* says, bool confounder, double by,
+                             const std::function<double(const ComparedCook&)>& read,
+                             const std::function<std::string(double)>& print) {
+        const Numbers all = numbersOf(cooks, read);
+        if (!differ(all, by))
+            return;
+        ComparedRow row{says, {}, confounder};
+        for (const double one : all)
+            row.values.push_back(std::isfinite(one) ? print(one) : kUnknown);
+        out.push_back(std::move(row));
+    };
+    const auto heat = [&](double k) { return degrees(k, units); };
+    const auto time = [](double s) { return printDuration(s); };
+    const auto percent = [](double share) { return fmt::format("{:.0f} %", 100 * share); };
+    const auto length = [&](double m) { return printLength(m, units.inches); };
+    const auto piece = [](const ComparedCook& one) -> const recipe::FoodPiece& {
+        return one.planned.recipe.piece;
+    };
+    numbers(
+        "began at", true, 1.5, [&](const auto& one) { return piece(one).startK; }, heat);
+    numbers(
+        "thickness", true, 0.0015, [&](const auto& one) { return piece(one).thicknessM; }, length);
+    texts("face", true, [&](const auto& one) { return std::string(enumName(piece(one).surface)); });
+    texts("food", true, [&](const auto& one) { return piece(one).food.name; });
+    texts("cook", true, [&](const auto& one) { return one.person; });
+    texts("where", false, [&](const auto& one) {
+        return placeWords(kitchen, one.planned.recipe.last().place, units);
+    });
+    numbers(
+        "heats", false, 0.5,
+        [](const auto& one) { return static_cast<double>(one.planned.recipe.stages.size()); },
+        [](double n) { return fmt::format("{:.0f}", n); });
+    numbers("took", false, 60, pulledAfter, time);
+    numbers("pulled at", false, 1, coreAtPull, heat);
+    numbers(
+        "hottest inside", false, 1,
+        [](const auto& one) { return orNan(one.judged.peakK ? one.judged.peakK : one.peakK); },
+        heat);
+    numbers(
+        "grey rim", false, 0.001, [](const auto& one) { return orNan(one.judged.rimM); }, length);
+    numbers("weight lost", false, 0.015, lossOf, percent);
+    std::stable_sort(out.begin(), out.end(), [](const ComparedRow& a, const ComparedRow& b) {
+        return a.confounder && !b.confounder;
+    });
+    return out;
+}
+
+std::vector<std::string> confounderLines(const std::vector<ComparedCook>& cooks, Units units) {
+    std::vector<std::string> out;
+    if (cooks.size() < 2)
+        return out;
+    for (std::size_t i = 1; i < cooks.size(); ++i) {
+        const recipe::FoodPiece& a = cooks.front().planned.recipe.piece;
+        const recipe::FoodPiece& b = cooks[i].planned.recipe.piece;
+        const double colder = a.startK - b.startK;
+        if (std::abs(colder) > 1.5)
+            out.push_back(fmt::format("{} started {} {} than A.", letter(i),
+                                      apartK(std::abs(colder), units),
+                                      colder > 0 ? "colder" : "warmer"));
+        const double thicker = b.thicknessM - a.thicknessM;
+        if (std::abs(thicker) > 0.0015)
+            out.push_back(fmt::format("{} is {} {} than A.", letter(i),
+                                      printLength(std::abs(thicker), units.inches),
+                                      thicker > 0 ? "thicker" : "thinner"));
+        if (a.surface != b.surface)
+            out.push_back(fmt::format("{} was {}, A {}.", letter(i), enumName(b.surface),
+                                      enumName(a.surface)));
+        if (a.food.id != b.food.id)
+            out.push_back(fmt::format("{} is another food.", letter(i)));
+    }
+    return out;
+}
+
+std::vector<std::string> scoreLines(const run::Judged& judged) {
+    std::vector<std::string> out;
+    for (const run::ScoreSum& one : sumsOf(judged.scores))
+        out.push_back(one.tasters > 1
+                          ? fmt::format("{} {:.1f} ± {:.1f} ({} tasters)", one.quality, one.mean,
+                                        one.spread, one.tasters)
+                          : fmt::format("{} {:.0f} (one taster)", one.quality, one.mean));
+    return out;
+}
+
+} // namespace dynamet::words

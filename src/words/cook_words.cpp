@@ -1,0 +1,408 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#include "words/cook_words.h"
+
+#include "evidence/blame.h"
+#include "quantity/parse_duration.h"
+#include "quantity/print.h"
+#include "words/stage_words.h"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+#include <map>
+
+namespace dynamet::words {
+namespace {
+
+using run::Act;
+using run::Due;
+using run::Seen;
+using run::What;
+
+std::string degrees(double kelvin, Units units) {
+    return printTemperature(Temperature::kelvin(kelvin), units.temperature());
+}
+
+/// Half of a 95 % range of a temperature, whole degrees and one at least.
+std::string plusMinus(const run::HeatRange& range, Units units) {
+    const double half = (range.highK - range.lowK) / 2 * (units.fahrenheit ? 1.8 : 1);
+    return fmt::format("± {}", std::max(1L, std::lround(half)));
+}
+
+std::string minutesOf(double seconds) {
+    return printDuration(std::max(0.0, seconds));
+}
+
+std::string crustOf(double index) {
+    return index < 0.5   ? "pale"
+           : index < 1.5 ? "golden"
+           : index < 3   ? "dark"
+           : index < 5   ? "scorched"
+                         : "black";
+}
+
+} // namespace
+
+std::string RunClock::at(double s) const {
+    const auto minute =
+        static_cast<std::int64_t>(std::floor((static_cast<double>(beganMs) / 1000 + s) / 60)) +
+        offsetMin;
+    constexpr std::int64_t kDay = 24 * 60;
+    const std::int64_t clock = (minute % kDay + kDay) % kDay;
+    return fmt::format("{:02}:{:02}", clock / 60, clock % 60);
+}
+
+std::string inWords(double seconds) {
+    constexpr double kNowS = 20;
+    if (std::abs(seconds) < kNowS)
+        return "now";
+    if (!std::isfinite(seconds))
+        return "not in sight";
+    return seconds > 0 ? fmt::format("in {}", minutesOf(seconds))
+                       : fmt::format("{} ago", minutesOf(-seconds));
+}
+
+std::string dueWords(const run::Move& move, const std::string& dish, bool now,
+                     const run::PlannedCook& planned, const kitchen::Kitchen& kitchen,
+                     Units units) {
+    const std::string soon = now ? " now" : "";
+    const auto place = [&](std::size_t stage) {
+        return placeWords(
+            kitchen, planned.recipe.stages[std::min(stage, planned.recipe.stages.size() - 1)].place,
+            units);
+    };
+    switch (move.due) {
+    case Due::start:
+        return fmt::format("Put the {} in{}: {}", dish, soon, place(0));
+    case Due::turn:
+        return fmt::format("Turn the {}{}", dish, soon);
+    case Due::look:
+        return fmt::format("Look at the {}{}", dish, soon);
+    case Due::leaveStage:
+        return move.coreK > 0
+                   ? fmt::format("Take the {} out at {}", dish, degrees(move.coreK, units))
+                   : fmt::format("Take the {} out{}", dish, soon);
+    case Due::nextStage:
+        return fmt::format("{} goes on{}: {}", dish, soon, place(move.stage));
+    case Due::pull:
+        return move.coreK > 0 && planned.byProbe
+                   ? fmt::format("Pull the {} at {}", dish, degrees(move.coreK, units))
+                   : fmt::format("Pull the {}{}", dish, soon);
+    case Due::overshoot:
+        return fmt::format("Pull the {} sooner: at {}", dish, degrees(move.coreK, units));
+    case Due::serve:
+        return fmt::format("Serve the {}{}", dish, soon);
+    case Due::probe:
+        return fmt::format("Look after the probe of the {}", dish);
+    }
+    return dish;
+}
+
+std::string dueWindow(const run::Move& move, const RunClock& clock) {
+    if (move.due == Due::probe)
+        return "";
+    if (!std::isfinite(move.atS))
+        return fmt::format("not in sight; look from {}", clock.at(move.lowS));
+    if (move.highS - move.lowS < 60)
+        return "at " + clock.at(move.atS);
+    if (move.due == Due::serve)
+        return fmt::format("rested from {}; by {} at the latest", clock.at(move.lowS),
+                           clock.at(move.highS));
+    if (!std::isfinite(move.highS))
+        return fmt::format("from {}, most likely {}; it may take much longer", clock.at(move.lowS),
+                           clock.at(move.atS));
+    return fmt::format("between {} and {}, most likely {}", clock.at(move.lowS),
+                       clock.at(move.highS), clock.at(move.atS));
+}
+
+std::vector<std::string> forecastLines(const run::Forecast& forecast,
+                                       const run::PlannedCook& planned, double nowS, Units units) {
+    std::vector<std::string> out;
+    const auto& pull = forecast.pull;
+    if (pull.s < nowS - 1) // it is pulled: what the rest makes of it
+        out.push_back(fmt::format("Rests to {} {} inside.", degrees(forecast.peak.kelvin, units),
+                                  plusMinus(forecast.peak, units)));
+    else if (!std::isfinite(pull.s))
+        out.push_back("As it goes now it does not come there: more heat, or another goal.");
+    else if (!std::isfinite(pull.highS))
+        out.push_back(fmt::format("Pull {}, {} at the earliest; it may take much longer.",
+                                  inWords(pull.s - nowS), minutesOf(pull.lowS - nowS)));
+    else
+        out.push_back(fmt::format("Pull {} ({} to {}).", inWords(pull.s - nowS),
+                                  minutesOf(pull.lowS - nowS), minutesOf(pull.highS - nowS)));
+    if (std::isfinite(pull.s) && pull.s >= nowS - 1)
+        out.push_back(fmt::format(
+            "Then {} {} at its hottest, {} as it is served.", degrees(forecast.peak.kelvin, units),
+            plusMinus(forecast.peak, units), degrees(forecast.plate.kelvin, units)));
+    constexpr double kApartK = 0.8;
+    if (forecast.pullK > 0 && planned.pullK > 0 && forecast.readings > 0 &&
+        std::abs(forecast.pullK - planned.pullK) > kApartK)
+        out.push_back(fmt::format("As it goes, {} at the pull gives what was asked ({} was "
+                                  "planned).",
+                                  degrees(forecast.pullK, units), degrees(planned.pullK, units)));
+    if (forecast.readings == 0)
+        out.push_back("No core was read yet: this is the plan. One reading is enough, at the turn "
+                      "or at a look.");
+    return out;
+}
+
+std::string probeWords(run::ProbeState state, Units) {
+    switch (state) {
+    case run::ProbeState::lost:
+        return "! The probe says nothing any more. The forecast goes on without it and grows less "
+               "sure; read the core by hand.";
+    case run::ProbeState::misplaced:
+        return "! The probe reads what no point of this piece can have: it slipped, or touches "
+               "bone or pan. It is not believed; put it in the middle again.";
+    default:
+        return "";
+    }
+}
+
+const char* seenWords(Seen seen) {
+    switch (seen) {
+    case Seen::pale:
+        return "pale";
+    case Seen::brown:
+        return "brown";
+    case Seen::tooDark:
+        return "too dark";
+    case Seen::blackEdge:
+        return "black at the edge";
+    case Seen::flare:
+        return "flames";
+    case Seen::whiteOoze:
+        return "white beads";
+    case Seen::boilingHard:
+        return "boils hard";
+    case Seen::boilingHardly:
+        return "hardly boils";
+    case Seen::smoke:
+        return "fat smokes";
+    }
+    return "";
+}
+
+std::string actionWords(const run::Action& action, const run::PlannedCook& planned,
+                        const kitchen::Kitchen& kitchen, double nowS, Units units) {
+    const auto& place = planned.recipe.last().place;
+    const auto* on = findAppliance(kitchen, place.applianceId);
+    const auto to = [&] {
+        return on && action.setting ? settingLabel(on->controls, *action.setting, units)
+                                    : std::string();
+    };
+    std::string what;
+    switch (action.act) {
+    case Act::goOn:
+        what = "Go on as it is";
+        break;
+    case Act::pullNow:
+        what = "Pull it now";
+        break;
+    case Act::turn:
+        what = "Turn it now";
+        break;
+    case Act::lower:
+        what = fmt::format("Lower: {}", to());
+        break;
+    case Act::higher:
+        what = fmt::format("Higher: {}", to());
+        break;
+    case Act::openLid:
+        what = "Lid open";
+        break;
+    case Act::closeLid:
+        what = "Lid shut";
+        break;
+    case Act::toZone:
+        what = fmt::format("Over to {}", action.zone);
+        break;
+    case Act::cover:
+        what = "Foil over it";
+        break;
+    case Act::uncover:
+        what = "Cover off";
+        break;
+    case Act::coolFirst:
+        what = fmt::format("Off the heat for {}, then back", minutesOf(action.forS));
+        break;
+    case Act::shorterNext:
+        what = fmt::format("The last heat only {}", minutesOf(action.forS));
+        break;
+    case Act::giveUpCrust:
+        what = "Give up the crust";
+        break;
+    }
+    std::string then;
+    if (action.act == Act::pullNow)
+        then = "";
+    else if (!std::isfinite(action.pullS))
+        return what + ": it does not get there";
+    else
+        then = fmt::format(", pull {}", inWords(action.pullS - nowS));
+    std::string out = fmt::format("{}{}: {} inside, {}", what, then, degrees(action.peakK, units),
+                                  crustOf(action.darker));
+    if (!action.peakKept)
+        out += action.peakK > planned.recipe.goal.coreK ? "; over what was asked"
+                                                        : "; under what was asked";
+    return out;
+}
+
+std::string entryWords(const run::Entry& entry, const RunClock& clock,
+                       const kitchen::Kitchen& kitchen, Units units) {
+    (void)kitchen;
+    const auto said = [&]() -> std::string {
+        switch (entry.what) {
+        case What::foodIn:
+            return "in";
+        case What::stageOn:
+            return fmt::format("stage {} begins", std::lround(entry.value) + 1);
+        case What::stageLeft:
+            return "taken out";
+        case What::reading:
+            return degrees(entry.value, units) + " inside";
+        case What::turned:
+            return "turned";
+        case What::opened:
+            return entry.value > 0 ? fmt::format("opened for {}", minutesOf(entry.value))
+                                   : "opened";
+        case What::shut:
+            return "shut";
+        case What::moved:
+            return "moved to " + entry.words;
+        case What::setTo:
+            return "set to " + entry.words;
+        case What::coals:
+            return entry.value > 0 ? fmt::format("{} coals added", std::lround(entry.value))
+                                   : "coals added";
+        case What::basted:
+            return "basted";
+        case What::covered:
+            return "covered";
+        case What::uncovered:
+            return "cover off";
+        case What::paused:
+            return "off the heat";
+        case What::resumed:
+            return "back on the heat";
+        case What::pulled:
+            return "pulled";
+        case What::served:
+            return "served";
+        case What::saw: {
+            const auto seen = run::seenOf(entry.words);
+            return std::string("seen: ") + (seen ? seenWords(*seen) : entry.words.c_str());
+        }
+        case What::weighed:
+            return fmt::format("{:.0f} g", 1000 * entry.value);
+        case What::note:
+            return entry.words;
+        case What::takenBack:
+            return "one entry taken back";
+        case What::probeOut:
+            return entry.value > 0 ? "probe is in again" : "probe not believed";
+        }
+        return "";
+    };
+    return clock.at(entry.atS) + "  " + said();
+}
+
+std::string toldWords(const run::Told& told, Units units) {
+    const long percent = std::lround(100 * (std::exp(told.observation.lnDifference) - 1));
+    const std::string apart = percent == 0  ? "as expected"
+                              : percent > 0 ? fmt::format("{} % longer", percent)
+                                            : fmt::format("{} % shorter", -percent);
+    return fmt::format("{} after {}; {} were expected ({}).", degrees(told.coreK, units),
+                       minutesOf(told.tookS), minutesOf(told.expectedS), apart);
+}
+
+namespace {
+
+/// The unknowns of a belief that several cooks can share, with how cooks read them.
+std::map<std::string, evidence::Effects> sharedOf(const evidence::Belief& belief) {
+    std::map<std::string, evidence::Effects> out;
+    for (const evidence::Observation& one : belief.observations())
+        for (const evidence::Effect& effect : one.effects) {
+            const std::string& name = effect.unknown;
+            if (name.starts_with("food:") || name.starts_with("field:"))
+                out[name] = {effect};
+        }
+    return out;
+}
+
+std::string nameOf(const std::string& unknown) {
+    if (unknown.starts_with("food:")) {
+        const auto food = food::findFood(unknown.substr(5));
+        return food ? food->name : unknown.substr(5);
+    }
+    const std::string rest = unknown.substr(unknown.find(':') + 1);
+    return rest.substr(0, rest.rfind(':'));
+}
+
+} // namespace
+
+std::vector<std::string> learnedLines(const evidence::Belief& belief) {
+    constexpr double kWorthSaying = 0.01;
+    std::vector<std::pair<double, std::string>> out;
+    for (const auto& [unknown, effects] : sharedOf(belief)) {
+        const double mean = belief.mean(effects);
+        if (std::abs(mean) < kWorthSaying)
+            continue;
+        const double sd = std::sqrt(std::max(0.0, belief.variance(effects)));
+        const bool food = unknown.starts_with("food:");
+        out.emplace_back(-std::abs(mean),
+                         fmt::format("{}{}: {:+.0f} % on the time (± {:.0f})", nameOf(unknown),
+                                     food ? "" : ", " + effects.front().says,
+                                     100 * (std::exp(mean) - 1), 196 * sd));
+    }
+    std::sort(out.begin(), out.end());
+    std::vector<std::string> lines;
+    for (const auto& [size, line] : out)
+        if (lines.size() < 8)
+            lines.push_back(line);
+    return lines;
+}
+
+std::vector<std::string> blameLines(const evidence::Belief& belief) {
+    std::map<std::string, evidence::Suspect> suspects;
+    for (const evidence::Observation& one : belief.observations()) {
+        if (one.setAside)
+            continue;
+        std::map<std::string, double> of; // an appliance's air tells what a jump of it does
+        for (const evidence::Effect& effect : one.effects) {
+            const std::string& name = effect.unknown;
+            if (name.starts_with("field:") && effect.says.starts_with("air temperature"))
+                of["appliance " + nameOf(name)] = std::copysign(0.12, effect.lnTime);
+            if (name.starts_with("food:"))
+                of["food " + nameOf(name)] = 0.15;
+        }
+        for (const auto& [name, ln] : of) {
+            evidence::Suspect& suspect = suspects[name];
+            suspect.says = name;
+            suspect.observations.push_back(one.id);
+            suspect.lnTime.push_back(ln);
+        }
+    }
+    std::vector<evidence::Suspect> all;
+    for (auto& [name, suspect] : suspects)
+        if (suspect.observations.size() >= 2)
+            all.push_back(std::move(suspect));
+    if (all.empty())
+        return {};
+    const auto odds = evidence::oddsOf(belief, all);
+    constexpr double kLikely = 0.5;
+    std::vector<std::string> out;
+    for (std::size_t i = 0; i < all.size(); ++i)
+        if (odds[i] > kLikely)
+            out.push_back(fmt::format(
+                "{} is likely off by more than its ± ({} in 100): {}", all[i].says,
+                std::lround(100 * odds[i]),
+                all[i].says.starts_with("appliance")
+                    ? "what else is cooked on it misses to the same side. Rate it again."
+                    : "it misses to the same side wherever it is cooked."));
+    return out;
+}
+
+} // namespace dynamet::words
