@@ -155,10 +155,12 @@ std::unique_ptr<SQLite::Database> inMemory(SQLite::Database& from) {
 /// The path as SQLite's address, every unusual letter escaped.
 std::string immutableAddress(const std::string& path) {
     std::string out = "file:";
-    for (const auto c : std::vector<unsigned char>(path.begin(), path.end()))
+    for (const char letter : path) {
+        const auto c = static_cast<unsigned char>(letter);
         out += std::isalnum(c) || c == '/' || c == '.' || c == '-' || c == '_'
-                   ? std::string(1, static_cast<char>(c))
+                   ? std::string(1, letter)
                    : fmt::format("%{:02X}", c);
+    }
     return out + "?immutable=1";
 }
 

@@ -10,6 +10,7 @@
 #include "trace/settled.h"
 
 #include <cstring>
+#include <tuple>
 
 using namespace dynamet;
 
@@ -17,8 +18,8 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
     if (size < 8)
         return 0;
     const std::string_view bytes = textOf(data, size);
-    unpackIntegers(bytes, size);
-    unpackIntegers(bytes, size / 2);
+    std::ignore = unpackIntegers(bytes, size);
+    std::ignore = unpackIntegers(bytes, size / 2);
     std::vector<std::int64_t> whole(size / 8);
     std::memcpy(whole.data(), data, whole.size() * 8);
     const auto back = unpackIntegers(packIntegers(whole), whole.size());

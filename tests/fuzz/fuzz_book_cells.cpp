@@ -26,7 +26,7 @@ void change(SQLite::Database& db, const std::vector<Cell>& cells, std::string_vi
     if (input.size() < 3)
         return;
     const auto byte = [&](std::size_t i) { return static_cast<unsigned char>(input[i]); };
-    const Cell& cell = cells[(byte(0) << 8 | byte(1)) % cells.size()];
+    const Cell& cell = cells[static_cast<std::size_t>(byte(0) << 8 | byte(1)) % cells.size()];
     const std::string value(input.substr(3));
     try {
         SQLite::Statement s(db, "UPDATE " + cell.table + " SET " + cell.column + "=?");

@@ -9,6 +9,8 @@
 #include "kitchen/marks.h"
 #include "kitchen/typical.h"
 
+#include <tuple>
+
 using namespace dynamet;
 using namespace dynamet::kitchen;
 
@@ -35,7 +37,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
             }
     }
     for (const auto kind : {ControlKind::thermostat, ControlKind::burners, ControlKind::watts})
-        marksFrom(text, kind, TemperatureUnit::celsius);
+        std::ignore = marksFrom(text, kind, TemperatureUnit::celsius);
     if (const auto names = namesFrom(text, 12))
         MUST(!names->empty() && names->size() <= 12);
     for (const bool fahrenheit : {false, true})

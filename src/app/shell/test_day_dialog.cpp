@@ -165,7 +165,8 @@ void TestDayDialog::takeWorth(const std::vector<translate::NextTest>& tests) {
 
 void TestDayDialog::plan() {
     wanted_.clear();
-    for (const auto& [box, id] : chosen_) {
+    for (const auto& [box, chosen] : chosen_) {
+        const std::string id = chosen;
         const auto* on = findAppliance(document_.kitchen(), id);
         if (!box->isChecked() || !on)
             continue;
@@ -207,9 +208,10 @@ void TestDayDialog::takeUp() {
         ticked_.insert({keyOf(test), true});
     hours_->setText(toQt(printDuration(means_.lastsS)));
     probes_->setText(QString::number(means_.probes));
-    for (const auto& [box, id] : chosen_)
-        box->setChecked(std::any_of(wanted_.begin(), wanted_.end(),
-                                    [&](const auto& one) { return one.applianceId == id; }));
+    for (const auto& [box, chosen] : chosen_)
+        box->setChecked(std::any_of(wanted_.begin(), wanted_.end(), [id = chosen](const auto& one) {
+            return one.applianceId == id;
+        }));
     day_ = rating::planTestDay(wanted_, means_, done_, nowS());
 }
 
