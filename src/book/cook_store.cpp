@@ -8,6 +8,7 @@
 #include "book/test_store.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace dynamet::book {
 namespace {
@@ -79,6 +80,21 @@ Row cellsOf(const Trial& trial) {
 }
 
 } // namespace
+
+double minuteOfDay(const When& when) {
+    constexpr double kMinuteMs = 60000, kDay = 24 * 60;
+    return std::fmod(static_cast<double>(when.utcMs) / kMinuteMs + when.offsetMin + kDay, kDay);
+}
+
+CookRecord recordOf(const run::PlannedCook& planned, const std::string& name) {
+    CookRecord out;
+    out.name = name.empty() ? planned.recipe.name : name;
+    out.recipeId = planned.recipe.id;
+    out.foodId = planned.recipe.piece.food.id;
+    out.applianceId = planned.recipe.last().place.applianceId;
+    out.planned = planned;
+    return out;
+}
 
 Result<void> beginCooks(Book& book, const CookRun& run, const kitchen::Kitchen& kitchen) {
     return inTransaction(book, [&](Database& db) {
@@ -244,6 +260,19 @@ Result<std::vector<CookRecord>> listCooks(Book& book, const kitchen::Kitchen& ki
         while (s.executeStep())
             out.push_back(cookOf(row, kitchen));
         return out;
+    });
+}
+
+Result<std::string> lastNextTime(Book& book, const std::string& recipeId) {
+    return reading(book, [&](Database& db) {
+        Statement s(db, "SELECT judged_json FROM cook WHERE recipe_id=? AND judged_json <> '' AND "
+                        "withdrawn_at_ms IS NULL ORDER BY created_at_ms DESC LIMIT 20");
+        s.bind(1, recipeId);
+        while (s.executeStep())
+            if (const auto judged = run::readJudged(s.getColumn(0).getString());
+                judged && !judged->nextTime.empty())
+                return judged->nextTime;
+        return std::string();
     });
 }
 

@@ -32,6 +32,12 @@ struct Trial {
     std::int64_t createdMs = 0;
 };
 
+/// Minutes after midnight of the wall clock there.
+double minuteOfDay(const When& when);
+
+/// A dish that is about to be cooked as it was planned; its id comes as the run begins.
+CookRecord recordOf(const run::PlannedCook& planned, const std::string& name = {});
+
 /// Begins a run with its dishes; on disk when it returns.
 Result<void> beginCooks(Book& book, const CookRun& run, const kitchen::Kitchen& kitchen);
 /// Adds an entry to a dish's log; returns its number.
@@ -61,6 +67,9 @@ Result<std::optional<CookRun>> openRun(Book& book, const kitchen::Kitchen& kitch
 /// Finished cooks that stand, newest first; of one recipe where an id is given.
 Result<std::vector<CookRecord>> listCooks(Book& book, const kitchen::Kitchen& kitchen,
                                           const std::string& recipeId = {});
+
+/// "Next time" of the newest cook of a recipe that has one; empty = none.
+Result<std::string> lastNextTime(Book& book, const std::string& recipeId);
 
 Result<void> addTrial(Book& book, const Trial& trial, const When& when);
 Result<void> changeTrial(Book& book, const Trial& trial);

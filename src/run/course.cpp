@@ -234,9 +234,17 @@ Result<PlannedCook> readPlanned(const std::string& text, const kitchen::Kitchen&
     return out;
 }
 
-Result<Course> courseOf(const translate::Request& request, const PlannedCook& planned,
+PlannedCook asChanged(PlannedCook planned, const std::vector<Entry>& entries) {
+    for (const Entry& entry : entries)
+        if (entry.what == What::lasts && entry.value > 0)
+            planned.recipe.last().end = {entry.value, std::nullopt};
+    return planned;
+}
+
+Result<Course> courseOf(const translate::Request& request, const PlannedCook& asPlanned,
                         const std::vector<Entry>& entries, double nowS) {
     Course out;
+    const PlannedCook planned = asChanged(asPlanned, entries);
     const Standing stands = standingOf(entries);
     std::vector<recipe::Stage> stages = planned.recipe.stages;
     const Times times = timesOf(entries, stages.size());

@@ -322,4 +322,17 @@ Result<Likely> likelyOf(const Question& question, const Forecast& forecast,
     return Likely{std::move(off.piece), std::move(off.course), std::move(off.tables)};
 }
 
+Result<cook::Outcome> outcomeOf(const Question& question, const Forecast& forecast,
+                                const std::stop_token& stop) {
+    const auto likely = likelyOf(question, forecast, question.entries, stop);
+    if (!likely)
+        return tl::unexpected(likely.error());
+    auto passage = pass(likely->piece, likely->course, cook::kFull, likely->tables, true);
+    if (!passage)
+        return tl::unexpected(passage.error());
+    if (!std::isfinite(passage->pullS))
+        return fail(Errc::refused, "it does not come to an end");
+    return std::move(passage->outcome);
+}
+
 } // namespace dynamet::run

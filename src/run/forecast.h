@@ -72,4 +72,8 @@ struct Likely {
 Result<Likely> likelyOf(const Question& question, const Forecast& forecast,
                         const std::vector<Entry>& entries, const std::stop_token& stop = {});
 
+/// The most likely cook as exactly as a row is shown: section, crust, safety.
+Result<cook::Outcome> outcomeOf(const Question& question, const Forecast& forecast,
+                                const std::stop_token& stop = {});
+
 } // namespace dynamet::run

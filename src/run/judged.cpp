@@ -115,6 +115,14 @@ std::vector<ScoreSum> sumsOf(const std::vector<Score>& scores) {
     return out;
 }
 
+Result<double> lengthInPhoto(PhotoPoint a, PhotoPoint b, PhotoPoint scaleA, PhotoPoint scaleB,
+                             double scaleM) {
+    const double known = std::hypot(scaleB.x - scaleA.x, scaleB.y - scaleA.y);
+    if (!(known >= 1) || !(scaleM > 0))
+        return fail(Errc::invalidArgument, "mark both ends of a length that you know first");
+    return std::hypot(b.x - a.x, b.y - a.y) / known * scaleM;
+}
+
 Result<Told> toldBy(const Question& asked, const std::string& cookId, const std::stop_token& stop) {
     const auto read = lastCore(asked);
     if (!read)

@@ -36,6 +36,14 @@ std::vector<ScoreSum> sumsOf(const std::vector<Score>& scores);
 inline const std::vector<std::string> kUsualQualities = {"crust", "evenness", "tenderness",
                                                          "smoke"};
 
+/// A length in a photo by one beside it that is known, m: ends in pixels. invalidArgument where a
+/// known length has none.
+struct PhotoPoint {
+    double x = 0, y = 0;
+};
+Result<double> lengthInPhoto(PhotoPoint a, PhotoPoint b, PhotoPoint scaleA, PhotoPoint scaleB,
+                             double scaleM);
+
 /// What a finished cook says of kitchen and food: the time at which its last core was read, beside
 /// what was expected of that course before anything was seen.
 struct Told {

@@ -22,7 +22,7 @@ const char* enumName(Due due) {
     return kNames[static_cast<std::size_t>(due)];
 }
 
-std::vector<Move> movesOf(const PlannedCook& planned, const std::vector<Entry>& entries,
+std::vector<Move> movesOf(const PlannedCook& asPlanned, const std::vector<Entry>& entries,
                           const std::optional<Forecast>& forecast, double startsS, double nowS,
                           std::size_t dish) {
     std::vector<Move> out;
@@ -31,6 +31,7 @@ std::vector<Move> movesOf(const PlannedCook& planned, const std::vector<Entry>& 
         out.push_back({due, dish, at, low, high, stage, coreK});
     };
     const Standing stands = standingOf(entries);
+    const PlannedCook planned = asChanged(asPlanned, entries);
     const recipe::Recipe& recipe = planned.recipe;
     if (stands.served)
         return out;
@@ -87,6 +88,42 @@ std::vector<Move> movesOf(const PlannedCook& planned, const std::vector<Entry>& 
         const double at = nowS + left * (1 - share);
         add(Due::overshoot, at, at, at, stage, forecast->pullK);
     }
+    return out;
+}
+
+std::optional<What> madeBy(const Move& move) {
+    switch (move.due) {
+    case Due::start:
+        return What::foodIn;
+    case Due::turn:
+        return What::turned;
+    case Due::leaveStage:
+        return What::stageLeft;
+    case Due::nextStage:
+        return What::stageOn;
+    case Due::pull:
+    case Due::overshoot:
+        return What::pulled;
+    case Due::serve:
+        return What::served;
+    default:
+        return std::nullopt;
+    }
+}
+
+double coldToHotS(const Forecast& forecast, const recipe::FoodPiece& piece, double fromInS,
+                  double coldK, double hotK) {
+    double out = piece.startK > coldK ? piece.temperedS : 0;
+    const auto between = [&](double k) { return k > coldK && k < hotK; };
+    for (std::size_t i = 1; i < forecast.band.size(); ++i) {
+        const BandPoint &a = forecast.band[i - 1], &b = forecast.band[i];
+        if (a.timeS >= fromInS)
+            return out;
+        if (between((a.core.kelvin + b.core.kelvin) / 2))
+            out += std::min(b.timeS, fromInS) - a.timeS;
+    }
+    if (!forecast.band.empty() && between(forecast.band.back().core.kelvin))
+        out += std::max(0.0, fromInS - forecast.band.back().timeS);
     return out;
 }
 

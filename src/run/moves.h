@@ -29,11 +29,17 @@ struct Move {
 };
 
 /// What one dish asks for from now on, by time. `startsS` is when it should go in (0 = at once).
-std::vector<Move> movesOf(const PlannedCook& planned, const std::vector<Entry>& entries,
+std::vector<Move> movesOf(const PlannedCook& asPlanned, const std::vector<Entry>& entries,
                           const std::optional<Forecast>& forecast, double startsS, double nowS,
                           std::size_t dish);
 /// What is due, or next, of all: the most urgent first.
 void sortMoves(std::vector<Move>& moves);
+/// What is logged when a move is made; none where making it is reading or looking.
+std::optional<What> madeBy(const Move& move);
+/// Between cold and hot holding so far: its core as forecast, tempering before it included, s.
+double coldToHotS(const Forecast& forecast, const recipe::FoodPiece& piece, double fromInS,
+                  double coldK, double hotK);
+
 /// Due now, or so soon that a hand is wanted there.
 bool isUrgent(const Move& move, double nowS);
 

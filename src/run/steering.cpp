@@ -267,7 +267,12 @@ Result<std::vector<Action>> actionsFor(const Question& question, const Forecast&
     if (more && course->begun && !course->pulled)
         if (const auto lastS = lengthFor(question, forecast, stop))
             if (const auto passage = tried(question, forecast, {}, lastS, stop))
-                take({Act::shorterNext, {}, {}, {}, *lastS}, *passage);
+                take({Act::shorterNext,
+                      {{0, question.nowS, What::lasts, *lastS, ""}},
+                      {},
+                      {},
+                      *lastS},
+                     *passage);
     if (out.empty())
         return fail(Errc::refused, "nothing could be simulated from here");
     std::stable_sort(out.begin(), out.end(),

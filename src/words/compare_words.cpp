@@ -166,6 +166,66 @@ std::vector<std::string> confounderLines(const std::vector<ComparedCook>& cooks,
     return out;
 }
 
+ScoreDots dotsOf(const std::vector<ComparedCook>& cooks) {
+    ScoreDots out;
+    const auto at = [](std::vector<std::string>& all, const std::string& name) {
+        const auto found = std::find(all.begin(), all.end(), name);
+        if (found == all.end())
+            all.push_back(name);
+        return static_cast<std::size_t>(
+            found == all.end() ? static_cast<std::ptrdiff_t>(all.size()) - 1 : found - all.begin());
+    };
+    for (std::size_t c = 0; c < cooks.size(); ++c)
+        for (const run::Score& one : cooks[c].judged.scores)
+            out.dots.push_back(
+                {c, at(out.qualities, one.quality), at(out.tasters, one.taster), one.points});
+    return out;
+}
+
+Sheet compareSheet(const std::string& title, const std::vector<ComparedCook>& cooks,
+                   const kitchen::Kitchen& kitchen, Units units) {
+    Sheet out;
+    out.title = title;
+    for (const std::string& line : confounderLines(cooks, units))
+        out.lead.push_back("! " + line + " It may be the reason.");
+    out.headers = {""};
+    for (std::size_t i = 0; i < cooks.size(); ++i)
+        out.headers.push_back(letter(i) + "  " + cooks[i].name);
+    for (const ComparedRow& row : comparedRows(cooks, kitchen, units)) {
+        std::vector<std::string> cells{(row.confounder ? "! " : "") + row.says};
+        cells.insert(cells.end(), row.values.begin(), row.values.end());
+        out.rows.push_back(std::move(cells));
+    }
+    std::vector<std::string> qualities;
+    for (const ComparedCook& cook : cooks)
+        for (const run::ScoreSum& sum : sumsOf(cook.judged.scores))
+            if (std::find(qualities.begin(), qualities.end(), sum.quality) == qualities.end())
+                qualities.push_back(sum.quality);
+    for (const std::string& quality : qualities) {
+        std::vector<std::string> cells{quality};
+        for (const ComparedCook& cook : cooks) {
+            std::string text = kUnknown;
+            for (const run::ScoreSum& sum : sumsOf(cook.judged.scores))
+                if (sum.quality == quality)
+                    text = sum.tasters > 1 ? fmt::format("{:.1f} ± {:.1f}", sum.mean, sum.spread)
+                                           : fmt::format("{:.0f}", sum.mean);
+            cells.push_back(std::move(text));
+        }
+        out.rows.push_back(std::move(cells));
+    }
+    for (std::size_t i = 0; i < cooks.size(); ++i) {
+        const run::Judged& judged = cooks[i].judged;
+        if (!judged.verdict.empty())
+            out.notes.push_back(
+                fmt::format("{}: {}{}", letter(i), judged.verdict,
+                            judged.reason.empty() ? "" : " Because: " + judged.reason));
+        if (!judged.nextTime.empty())
+            out.notes.push_back(fmt::format("{}, next time: {}", letter(i), judged.nextTime));
+    }
+    out.notes.push_back("Scores are 1 to 9, mean ± spread of the tasters.");
+    return out;
+}
+
 std::vector<std::string> scoreLines(const run::Judged& judged) {
     std::vector<std::string> out;
     for (const run::ScoreSum& one : sumsOf(judged.scores))

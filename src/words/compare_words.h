@@ -4,6 +4,7 @@
 #pragma once
 
 #include "run/judged.h"
+#include "words/sheets.h"
 
 namespace dynamet::words {
 
@@ -31,5 +32,20 @@ std::vector<ComparedRow> comparedRows(const std::vector<ComparedCook>& cooks,
 std::vector<std::string> confounderLines(const std::vector<ComparedCook>& cooks, Units units);
 /// "crust 7.0 ± 1.2 (4 tasters)" for each quality.
 std::vector<std::string> scoreLines(const run::Judged& judged);
+
+/// A taster's point in a picture of dots: cook × quality.
+struct ScoreDot {
+    std::size_t cook = 0, quality = 0, taster = 0;
+    double points = 0;
+};
+struct ScoreDots {
+    std::vector<std::string> qualities, tasters;
+    std::vector<ScoreDot> dots;
+};
+ScoreDots dotsOf(const std::vector<ComparedCook>& cooks);
+
+/// The comparison as a page: what differs, confounders, scores, verdicts.
+Sheet compareSheet(const std::string& title, const std::vector<ComparedCook>& cooks,
+                   const kitchen::Kitchen& kitchen, Units units);
 
 } // namespace dynamet::words

@@ -299,6 +299,8 @@ std::string entryWords(const run::Entry& entry, const RunClock& clock,
             return fmt::format("{:.0f} g", 1000 * entry.value);
         case What::note:
             return entry.words;
+        case What::lasts:
+            return fmt::format("the last heat only {}", minutesOf(entry.value));
         case What::takenBack:
             return "one entry taken back";
         case What::probeOut:

@@ -308,6 +308,39 @@ Result<void> Document::choose(const book::Choices& to) {
     return swap(QStringLiteral("change of the house methods"), choices_, to, book::keepChoices);
 }
 
+Result<void> Document::judge(const book::CookRecord& cook, const run::Judged& to) {
+    if (cook.judged == to)
+        return {};
+    return swap<run::Judged>(QStringLiteral("judgement of %1").arg(toQt(cook.name)), cook.judged,
+                             to, [id = cook.id](book::Book& book, const run::Judged& judged) {
+                                 return judgeCook(book, id, judged);
+                             });
+}
+
+Result<void> Document::addTrial(const book::Trial& trial) {
+    const auto done = book::addTrial(*book_, trial, now());
+    if (done)
+        emit changed();
+    return done;
+}
+
+Result<void> Document::changeTrial(const book::Trial& from, const book::Trial& to) {
+    return swap<book::Trial>(
+        QStringLiteral("verdict of %1").arg(toQt(to.name)), from, to,
+        [](book::Book& book, const book::Trial& trial) { return book::changeTrial(book, trial); });
+}
+
+Result<void> Document::learnFrom(const book::CookRecord& cook, const std::string& toldJson,
+                                 bool use) {
+    return swap<std::optional<bool>>(
+        use ? QStringLiteral("learning from %1").arg(toQt(cook.name))
+            : QStringLiteral("setting %1 aside").arg(toQt(cook.name)),
+        cook.accepted, std::optional(use),
+        [id = cook.id, toldJson](book::Book& book, const std::optional<bool>& accepted) {
+            return keepTold(book, id, toldJson, accepted);
+        });
+}
+
 Result<void> Document::keepTranslation(const std::string& recipeId, const std::string& snapshot,
                                        std::uint64_t seed) {
     const auto id = saveTranslation(*book_, recipeId, snapshot, seed, now());

@@ -75,6 +75,11 @@ class Document : public QObject {
     Result<void> addMenu(const plan::Menu& menu);
     Result<void> changeMenu(const plan::Menu& to);
     Result<void> choose(const book::Choices& to);
+    /// What came out of a cook, in place of what stood there; whether the kitchen learns from it.
+    Result<void> judge(const book::CookRecord& cook, const run::Judged& to);
+    Result<void> addTrial(const book::Trial& trial);
+    Result<void> changeTrial(const book::Trial& from, const book::Trial& to);
+    Result<void> learnFrom(const book::CookRecord& cook, const std::string& toldJson, bool use);
     Result<void> keepTranslation(const std::string& recipeId, const std::string& snapshot,
                                  std::uint64_t seed);
 

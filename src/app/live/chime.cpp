@@ -9,17 +9,22 @@
 #include <QMediaDevices>
 #include <cmath>
 #include <numbers>
+#include <vector>
 
 namespace dynamet::app {
 namespace {
 
 constexpr int kRate = 22050;
 
-/// Two notes a fourth apart that fade, 16 bit, one channel.
-QByteArray notes() {
+/// Notes that fade, 16 bit, one channel: d and g, fifths upwards, or down.
+QByteArray notes(Chime::Urgency urgency) {
     constexpr double kNoteS = 0.28, kLoud = 9000, kFade = 9;
     QByteArray out;
-    for (const double hertz : {587.33, 783.99})
+    const std::vector<double> all = urgency == Chime::Urgency::soon ? std::vector{587.33, 783.99}
+                                    : urgency == Chime::Urgency::now
+                                        ? std::vector{783.99, 1174.66, 783.99, 1174.66}
+                                        : std::vector{783.99, 587.33, 440.0};
+    for (const double hertz : all)
         for (int i = 0; i < static_cast<int>(kNoteS * kRate); ++i) {
             const double t = static_cast<double>(i) / kRate;
             const auto sample = static_cast<qint16>(kLoud * std::exp(-kFade * t) *
@@ -34,7 +39,7 @@ QByteArray notes() {
 Chime::Chime(QObject* parent) : QObject(parent) {}
 Chime::~Chime() = default;
 
-void Chime::ring() {
+void Chime::ring(Urgency urgency) {
     ++count_;
     if (!on_)
         return;
@@ -43,8 +48,10 @@ void Chime::ring() {
         QApplication::beep();
         return;
     }
-    if (notes_.isEmpty())
-        notes_ = notes();
+    silence();
+    if (notes_.isEmpty() || urgency != last_)
+        notes_ = notes(urgency);
+    last_ = urgency;
     QAudioFormat format;
     format.setSampleRate(kRate);
     format.setChannelCount(1);
@@ -53,6 +60,11 @@ void Chime::ring() {
     buffer_ = std::make_unique<QBuffer>(&notes_);
     buffer_->open(QIODevice::ReadOnly);
     sink_->start(buffer_.get());
+}
+
+void Chime::silence() {
+    sink_.reset();
+    buffer_.reset();
 }
 
 } // namespace dynamet::app

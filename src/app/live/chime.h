@@ -16,7 +16,11 @@ class Chime : public QObject {
   public:
     explicit Chime(QObject* parent = nullptr);
     ~Chime() override;
-    void ring();
+    /// Soon: two soft notes; now: four, higher; wrong: three that fall.
+    enum class Urgency { soon, now, wrong };
+    void ring(Urgency urgency = Urgency::soon);
+    /// Any key: what still sounds stops.
+    void silence();
     void setOn(bool on) { on_ = on; }
     bool isOn() const { return on_; }
     /// How often it rang, heard or not.
@@ -26,6 +30,7 @@ class Chime : public QObject {
     bool on_ = true;
     int count_ = 0;
     QByteArray notes_;
+    Urgency last_ = Urgency::soon;
     std::unique_ptr<QBuffer> buffer_;
     std::unique_ptr<QAudioSink> sink_;
 };

@@ -34,7 +34,8 @@ PlanPage::PlanPage(Document& document, QWidget* parent)
       asList_(new QPushButton(QStringLiteral("As a list"))),
       print_(new QPushButton(QStringLiteral("Print…"))),
       calendar_(new QPushButton(QStringLiteral("Calendar…"))),
-      stop_(new QPushButton(QStringLiteral("Stop looking"))) {
+      stop_(new QPushButton(QStringLiteral("Stop looking"))),
+      cook_(new QPushButton(QStringLiteral("Cook the menu"))) {
     setProperty("guide", QStringLiteral("plan"));
     build();
     seen_ = document_.menus();
@@ -123,6 +124,10 @@ void PlanPage::build() {
     foot->addStretch();
     foot->addWidget(calendar_);
     foot->addWidget(print_);
+    cook_->setObjectName(QStringLiteral("act"));
+    cook_->setAccessibleName(QStringLiteral("Cook the menu by this plan"));
+    connect(cook_, &QPushButton::clicked, this, &PlanPage::cookWanted);
+    foot->addWidget(cook_);
     box->addLayout(foot);
     line->addWidget(right, 1);
 }
@@ -156,7 +161,7 @@ void PlanPage::planAnew() {
         timeline_->show(nullptr);
         steps_->showRows({}, {});
         stop_->hide();
-        for (QPushButton* button : {asList_, print_, calendar_})
+        for (QPushButton* button : {asList_, print_, calendar_, cook_})
             button->setEnabled(false);
         return;
     }
@@ -181,6 +186,7 @@ void PlanPage::showAnswer(const std::shared_ptr<const PlanAnswer>& answer) {
     showNoPlan();
     for (QPushButton* button : {asList_, print_, calendar_})
         button->setEnabled(has);
+    cook_->setEnabled(has && document_.isWritable());
     QStringList lines;
     for (const plan::DishWays& dish : answer_->menu.impossible) {
         const auto& dishes = answer_->menu.menu.dishes;

@@ -28,6 +28,9 @@ class PlanPage : public QWidget {
     void addDish(const std::string& recipeId, const std::optional<translate::Target>& place);
     QString printPlan(const QString& path) const;
 
+  signals:
+    void cookWanted();
+
   protected:
     void resizeEvent(QResizeEvent* event) override;
 
@@ -52,7 +55,7 @@ class PlanPage : public QWidget {
     QStackedWidget* views_;
     TimelineView* timeline_;
     TextTable* steps_;
-    QPushButton *asList_, *print_, *calendar_, *stop_;
+    QPushButton *asList_, *print_, *calendar_, *stop_, *cook_;
     std::shared_ptr<const PlanAnswer> answer_;
     std::optional<plan::Menu> planned_;
     std::vector<plan::Menu> seen_; ///< the book's menus as they were

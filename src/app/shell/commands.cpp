@@ -22,7 +22,10 @@ Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)
     add(rate, QStringLiteral("Rate"), {Qt::CTRL | Qt::Key_1});
     add(translate, QStringLiteral("Translate"), {Qt::CTRL | Qt::Key_2});
     add(plan, QStringLiteral("Plan"), {Qt::CTRL | Qt::Key_3});
+    add(cook, QStringLiteral("Cook"), {Qt::CTRL | Qt::Key_4});
+    add(compare, QStringLiteral("Compare"), {Qt::CTRL | Qt::Key_5});
     add(kitchen, QStringLiteral("Kitchen"), {Qt::CTRL | Qt::Key_K});
+    add(logbook, QStringLiteral("Logbook"), {Qt::CTRL | Qt::Key_L, Qt::CTRL | Qt::Key_F});
     add(findAppliance, QStringLiteral("Find an appliance"), {Qt::Key_Slash});
     menu_->addSeparator();
     add(importLog, QStringLiteral("Import a log…"), {Qt::CTRL | Qt::Key_I});
@@ -67,7 +70,8 @@ void Commands::enable(const Situation& now) {
     using Place = Situation::Place;
     const auto can = [this](Command command, bool yes) { actions_[command]->setEnabled(yes); };
     const bool working = now.bookOpen && now.place != Place::books;
-    for (const Command command : {rate, translate, plan, kitchen, workInCopy, findAppliance})
+    for (const Command command :
+         {rate, translate, plan, cook, compare, kitchen, logbook, workInCopy, findAppliance})
         can(command, now.bookOpen);
     can(findAppliance, working);
     can(importLog, now.place == Place::rate && now.atBench && now.canImport && now.writable);

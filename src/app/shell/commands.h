@@ -11,7 +11,7 @@ namespace dynamet::app {
 
 /// What the cook has in front of him, as far as it decides what can be done.
 struct Situation {
-    enum class Place { books, rate, translate, plan, kitchen };
+    enum class Place { books, rate, translate, plan, cook, compare, kitchen, logbook };
     Place place = Place::books;
     bool bookOpen = false, writable = false;
     bool atBench = false;      ///< of Rate
@@ -31,7 +31,10 @@ class Commands : public QObject {
         rate = 0,
         translate,
         plan,
+        cook,
+        compare,
         kitchen,
+        logbook,
         findAppliance,
         importLog,
         saveRating,

@@ -5,6 +5,7 @@
 
 #include "app/shell/next_test_dialog.h"
 #include "app/shell/test_day_dialog.h"
+#include "run/from_plan.h"
 
 #include "app/kitchen/appliance_dialog.h"
 #include "app/widgets/save_path_dialog.h"
@@ -28,8 +29,11 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
       outer_(new QStackedWidget), start_(new StartPage(document, demoBook)),
       pages_(new QStackedWidget), lineUp_(new LineUp(document)), rate_(new RatePage(document)),
       translate_(new TranslatePage(document)), plan_(new PlanPage(document)),
-      kitchen_(new KitchenPage(document)), access_(new QWidget), accessWords_(new QLabel),
-      cutOff_(new QWidget), cutOffWords_(new QLabel), notice_(new QLabel) {
+      cook_(new CookPage(document, rate_->desk())), judge_(new JudgePage(document)),
+      cooking_(new QStackedWidget), compare_(new ComparePage(document)),
+      logbook_(new LogbookPage(document)), kitchen_(new KitchenPage(document)),
+      access_(new QWidget), accessWords_(new QLabel), cutOff_(new QWidget),
+      cutOffWords_(new QLabel), notice_(new QLabel) {
     setWindowTitle(QStringLiteral("Dynamet"));
     resize(1280, 800);
     auto* centre = new QWidget;
@@ -90,6 +94,7 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
                 if (const auto* recipe = translate_->written().recipe())
                     plan_->addDish(recipe->id, target);
             });
+    connectCooks();
     connect(kitchen_, &KitchenPage::applianceAdded, lineUp_, &LineUp::select);
     connect(kitchen_, &KitchenPage::recipeWanted, this, [this](const std::string& id) {
         go(translate);
@@ -102,13 +107,17 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
 }
 
 QWidget* MainWindow::buildWork() {
+    cooking_->addWidget(cook_);
+    cooking_->addWidget(judge_);
     auto* work = new QWidget;
     auto* line = new QHBoxLayout(work);
     line->setContentsMargins(0, 0, 0, 0);
     line->setSpacing(1);
     line->addWidget(lineUp_);
     for (QWidget* page : {static_cast<QWidget*>(rate_), static_cast<QWidget*>(translate_),
-                          static_cast<QWidget*>(plan_), static_cast<QWidget*>(kitchen_)})
+                          static_cast<QWidget*>(plan_), static_cast<QWidget*>(cooking_),
+                          static_cast<QWidget*>(compare_), static_cast<QWidget*>(kitchen_),
+                          static_cast<QWidget*>(logbook_)})
         addPage(page);
     line->addWidget(pages_, 1);
     return work;
@@ -131,6 +140,15 @@ void MainWindow::connectCommands() {
     on(Commands::rate, [this] { go(rate); });
     on(Commands::translate, [this] { go(translate); });
     on(Commands::plan, [this] { go(plan); });
+    on(Commands::cook, [this] {
+        cooking_->setCurrentWidget(cook_);
+        go(cook);
+    });
+    on(Commands::compare, [this] { go(compare); });
+    on(Commands::logbook, [this] {
+        go(logbook);
+        logbook_->focusSearch();
+    });
     on(Commands::kitchen, [this] { go(kitchen); });
     on(Commands::findAppliance, [this] { lineUp_->focusFilter(); });
     on(Commands::importLog, [this] { rate_->importLog(); });
@@ -174,7 +192,8 @@ void MainWindow::connectCommands() {
 
 void MainWindow::enableCommands() {
     using Place = Situation::Place;
-    constexpr Place kPlaces[] = {Place::rate, Place::translate, Place::plan, Place::kitchen};
+    constexpr Place kPlaces[] = {Place::rate,    Place::translate, Place::plan,   Place::cook,
+                                 Place::compare, Place::kitchen,   Place::logbook};
     const QUndoStack& stack = document_.undoStack();
     Situation now;
     now.place = outer_->currentIndex() == 0 ? Place::books : kPlaces[pages_->currentIndex()];
@@ -274,6 +293,12 @@ void MainWindow::go(int workspace) {
         translate_->activate();
     if (workspace == plan)
         plan_->activate();
+    if (workspace == cook)
+        cook_->activate();
+    if (workspace == compare)
+        compare_->activate();
+    if (workspace == logbook)
+        logbook_->activate();
     if (workspace == kitchen)
         kitchen_->refresh();
     if (workspace == rate)
@@ -289,6 +314,69 @@ void MainWindow::applianceChosen(const std::string& id) {
         rate_->showAppliance(id);
     if (pages_->currentIndex() == translate)
         translate_->chooseTarget(id);
+}
+
+void MainWindow::connectCooks() {
+    connect(&translate_->reach().row(), &RowPane::cookWanted, this, &MainWindow::cookRow);
+    connect(plan_, &PlanPage::cookWanted, this, &MainWindow::cookMenu);
+    connect(cook_, &CookPage::translateWanted, this, [this] { go(translate); });
+    connect(cook_, &CookPage::judgeWanted, this,
+            [this](const std::string& runId) { judge(runId, {}); });
+    connect(judge_, &JudgePage::closeWanted, this, [this] { cooking_->setCurrentWidget(cook_); });
+    connect(judge_, &JudgePage::compareWanted, this, [this](const std::string& id) {
+        go(compare);
+        compare_->beside(id);
+    });
+    connect(compare_, &ComparePage::judgeWanted, this,
+            [this](const std::string& id) { judge({}, id); });
+    connect(compare_, &ComparePage::logbookWanted, this, [this] { go(logbook); });
+    connect(logbook_, &LogbookPage::cookWanted, this,
+            [this](const std::string& id) { judge({}, id); });
+    connect(logbook_, &LogbookPage::testWanted, this, [this](const std::string& id) {
+        go(rate);
+        lineUp_->select(id);
+        applianceChosen(id);
+    });
+}
+
+void MainWindow::judge(const std::string& runId, const std::string& cookId) {
+    go(cook);
+    cooking_->setCurrentWidget(judge_);
+    if (!runId.empty())
+        judge_->showRun(runId);
+    else
+        judge_->showCook(cookId);
+}
+
+void MainWindow::beginCooks(const std::string& name, std::vector<book::CookRecord> cooks,
+                            const std::string& menuId) {
+    if (const auto begun = cook_->desk().begin(name, std::move(cooks), menuId); !begun)
+        return notice(toQt(begun.error(), document_.units()));
+    cooking_->setCurrentWidget(cook_);
+    go(cook);
+}
+
+void MainWindow::cookRow(const translate::Target& target) {
+    const auto planned = translate_->reach().row().planned(target);
+    if (!planned)
+        return notice(QStringLiteral("This row is not worked out yet."));
+    beginCooks(planned->recipe.name, {book::recordOf(*planned)});
+}
+
+void MainWindow::cookMenu() {
+    const auto& answer = plan_->answer();
+    if (!answer || !answer->made.found.plan)
+        return;
+    const auto now = document_.now();
+    std::vector<book::CookRecord> cooks;
+    for (const run::PlannedDish& dish :
+         run::dishesOf(answer->menu, answer->made, book::minuteOfDay(now))) {
+        cooks.push_back(book::recordOf(dish.planned, dish.name));
+        cooks.back().person = dish.person;
+        cooks.back().startsS = dish.startsS;
+        cooks.back().serveS = dish.serveS;
+    }
+    beginCooks(answer->menu.menu.name, std::move(cooks), answer->menu.menu.id);
 }
 
 void MainWindow::addAppliance() {

@@ -3,6 +3,10 @@
 
 #pragma once
 
+#include "app/compare/compare_page.h"
+#include "app/compare/logbook_page.h"
+#include "app/cook/cook_page.h"
+#include "app/cook/judge_page.h"
 #include "app/kitchen/kitchen_page.h"
 #include "app/plan/plan_page.h"
 #include "app/rate/rate_page.h"
@@ -26,11 +30,23 @@ class MainWindow : public QMainWindow {
   public:
     MainWindow(Document& document, const QString& demoBook);
     Document& document() { return document_; }
-    enum Workspace { rate = 0, translate = 1, plan = 2, kitchen = 3 };
+    enum Workspace {
+        rate = 0,
+        translate = 1,
+        plan = 2,
+        cook = 3,
+        compare = 4,
+        kitchen = 5,
+        logbook = 6
+    };
     void go(int workspace);
     RatePage& ratePage() { return *rate_; }
     TranslatePage& translatePage() { return *translate_; }
     PlanPage& planPage() { return *plan_; }
+    CookPage& cookPage() { return *cook_; }
+    JudgePage& judgePage() { return *judge_; }
+    ComparePage& comparePage() { return *compare_; }
+    LogbookPage& logbookPage() { return *logbook_; }
     KitchenPage& kitchenPage() { return *kitchen_; }
     LineUp& lineUp() { return *lineUp_; }
     bool isIdle() const;
@@ -46,6 +62,12 @@ class MainWindow : public QMainWindow {
     QWidget* buildWork();
     void addPage(QWidget* page);
     void addAppliance();
+    void connectCooks();
+    void cookRow(const translate::Target& target);
+    void cookMenu();
+    void beginCooks(const std::string& name, std::vector<book::CookRecord> cooks,
+                    const std::string& menuId = {});
+    void judge(const std::string& runId, const std::string& cookId);
     void connectCommands();
     void enableCommands();
     void switchUnits();
@@ -67,6 +89,11 @@ class MainWindow : public QMainWindow {
     RatePage* rate_;
     TranslatePage* translate_;
     PlanPage* plan_;
+    CookPage* cook_;
+    JudgePage* judge_;
+    QStackedWidget* cooking_; ///< the run, or what came out of one
+    ComparePage* compare_;
+    LogbookPage* logbook_;
     KitchenPage* kitchen_;
     QWidget* access_; ///< why the book can only be read, and a copy that can be written
     QLabel* accessWords_;

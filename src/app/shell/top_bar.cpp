@@ -29,8 +29,9 @@ TopBar::TopBar(Document& document, Commands& commands, QWidget* parent)
     line->addWidget(book_);
     line->addSpacing(8);
     int index = 0;
-    for (const QString& name : {QStringLiteral("Rate"), QStringLiteral("Translate"),
-                                QStringLiteral("Plan"), QStringLiteral("Kitchen")}) {
+    for (const QString& name :
+         {QStringLiteral("Rate"), QStringLiteral("Translate"), QStringLiteral("Plan"),
+          QStringLiteral("Cook"), QStringLiteral("Compare"), QStringLiteral("Kitchen")}) {
         auto* button = new QPushButton(name);
         button->setObjectName(QStringLiteral("place"));
         button->setCheckable(true);
@@ -85,8 +86,10 @@ void TopBar::setSite(const std::string& siteId) {
 }
 
 void TopBar::setWorkspace(int index) {
-    if (auto* button = places_->button(index))
-        button->setChecked(true);
+    places_->setExclusive(false); // the logbook has no button of its own
+    for (QAbstractButton* button : places_->buttons())
+        button->setChecked(places_->id(button) == index);
+    places_->setExclusive(index < static_cast<int>(places_->buttons().size()));
 }
 
 void TopBar::refresh() {

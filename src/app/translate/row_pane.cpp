@@ -74,6 +74,14 @@ void RowPane::build() {
         if (const translate::Row* row = foundRow())
             emit menuWanted(row->target);
     });
+    auto* cook = new QPushButton(QStringLiteral("Cook this"));
+    cook->setObjectName(QStringLiteral("act"));
+    cook->setAccessibleName(QStringLiteral("Cook this now"));
+    connect(cook, &QPushButton::clicked, this, [this] {
+        if (const translate::Row* row = openRowItem())
+            emit cookWanted(row->target);
+    });
+    head->addWidget(cook, 0, Qt::AlignTop);
     head->addWidget(menu, 0, Qt::AlignTop);
     head->addWidget(card, 0, Qt::AlignTop);
     box->addLayout(head);
@@ -115,6 +123,13 @@ const translate::Row* RowPane::foundRow() const {
 const translate::Row* RowPane::openRowItem() const {
     const translate::Row* found = foundRow();
     return found && triedRow_ && triedRow_->target == *open_ ? &*triedRow_ : found;
+}
+
+std::optional<run::PlannedCook> RowPane::planned(const translate::Target& target) const {
+    const translate::Row* row = openRowItem();
+    if (!row || !(row->target == target) || !rows_.prepared() || !row->reached)
+        return std::nullopt;
+    return run::plannedOf(*rows_.prepared(), *row);
 }
 
 void RowPane::open(const translate::Target& target) {

@@ -8,6 +8,8 @@
 #include "app/translate/tried_pane.h"
 #include "app/widgets/plot.h"
 
+#include "run/course.h"
+
 #include <QLabel>
 #include <QPushButton>
 #include <QScrollArea>
@@ -20,6 +22,8 @@ class RowPane : public QScrollArea {
     Q_OBJECT
   public:
     RowPane(Document& document, RowsModel& rows, QWidget* parent = nullptr);
+    /// The open row as it would be cooked now; none while it is worked out.
+    std::optional<run::PlannedCook> planned(const translate::Target& target) const;
     void open(const translate::Target& target);
     std::optional<translate::Target> target() const { return open_; }
     /// Draws it anew after its numbers changed.
@@ -35,6 +39,7 @@ class RowPane : public QScrollArea {
     void rowWanted(const dynamet::translate::Target& target);
     /// The dish is to be on the menu in hand, made there.
     void menuWanted(const dynamet::translate::Target& target);
+    void cookWanted(const dynamet::translate::Target& target);
     /// It is opened, or is worked out anew.
     void shown(const dynamet::translate::Row& row);
 

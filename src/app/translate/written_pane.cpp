@@ -86,7 +86,12 @@ void WrittenPane::build() {
     auto* overline = new QLabel(QStringLiteral("WRITTEN FOR"));
     chooser_->setAccessibleName(QStringLiteral("Recipe"));
     facts_->setAccessibleName(QStringLiteral("Where it was written"));
-    for (QLabel* label : {facts_, piece_})
+    nextTime_ = new QLabel;
+    nextTime_->setObjectName(QStringLiteral("caution"));
+    nextTime_->setTextFormat(Qt::PlainText);
+    nextTime_->setAccessibleName(QStringLiteral("What was to be done next time"));
+    nextTime_->hide();
+    for (QLabel* label : {facts_, piece_, nextTime_})
         label->setWordWrap(true);
     connect(text_, &RecipeTextView::bindingClicked, this, &WrittenPane::editBinding);
     facts_->setTextFormat(Qt::PlainText);
@@ -132,6 +137,7 @@ void WrittenPane::build() {
     box->addWidget(overline);
     box->addLayout(first);
     box->addWidget(facts_);
+    box->addWidget(nextTime_);
     box->addWidget(text_);
     box->addWidget(piece_);
     box->addLayout(second);
@@ -443,6 +449,9 @@ void WrittenPane::showFacts() {
         return;
     facts_->setText(toQt(words::referenceWords(*r, document_.units())));
     piece_->setText(toQt(words::pieceWords(*r, document_.units())));
+    const std::string next = lastNextTime(document_.book(), r->recipe.id).value_or(std::string());
+    nextTime_->setText(QStringLiteral("Next time: %1").arg(toQt(next)));
+    nextTime_->setVisible(!next.empty());
 }
 
 } // namespace dynamet::app

@@ -77,6 +77,7 @@ class WrittenPane : public QWidget {
     QLabel* movesWords_;
     QComboBox* moves_; ///< what goes to other appliances: the whole cook or one stage
     QLabel* piece_;
+    QLabel* nextTime_ = nullptr; ///< of its last cook
     StepperSlider* thickness_;
     StepperSlider* start_;
     std::vector<QWidget*> whenWritten_; ///< shown only with a recipe
