@@ -33,6 +33,7 @@ enum class What {
     note,
     takenBack, ///< the entry whose number is `value` counts no more
     lasts,     ///< the last stage takes so long, s in `value`
+    pullAt,    ///< the last stage is left at this core instead, K in `value`
     probeOut   ///< from here on the probe is not to be trusted; `value` 1 = it is again
 };
 const char* enumName(What what);

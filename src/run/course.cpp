@@ -238,6 +238,9 @@ PlannedCook asChanged(PlannedCook planned, const std::vector<Entry>& entries) {
     for (const Entry& entry : entries)
         if (entry.what == What::lasts && entry.value > 0)
             planned.recipe.last().end = {entry.value, std::nullopt};
+    for (const Entry& entry : entries)
+        if (entry.what == What::pullAt && entry.value > 0)
+            planned.pullK = entry.value;
     return planned;
 }
 

@@ -305,9 +305,12 @@ Result<Forecast> forecastOf(const Question& question, const std::stop_token& sto
     std::tie(out.deviations, out.restLn) = unknowns.deviations(fitted->y);
     fillTimes(out, *drawn, *course, std::min(course->nowS, seen.newestS()));
     fillHeat(out, *drawn, *course, question.planned);
-    const double end = std::isfinite(out.pull.s) ? out.pull.s : 2 * course->nowS + 3600;
-    constexpr double kBeyond = 1.15;
-    fillBand(out, *drawn, std::max({kBeyond * end, course->nowS, 10 * kMinute}));
+    constexpr double kBeyond = 1.15, kMost = 1.6;
+    const double end = !std::isfinite(out.pull.s) ? 2 * course->nowS + 3600
+                       : std::isfinite(out.pull.highS)
+                           ? std::min(out.pull.highS + 2 * kMinute, kMost * out.pull.s)
+                           : kMost * out.pull.s;
+    fillBand(out, *drawn, std::max({end, kBeyond * course->nowS, 10 * kMinute}));
     return out;
 }
 

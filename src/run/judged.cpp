@@ -115,6 +115,29 @@ std::vector<ScoreSum> sumsOf(const std::vector<Score>& scores) {
     return out;
 }
 
+std::optional<double> coreAtPull(const std::vector<Entry>& entries,
+                                 const std::vector<CoreReading>& readings) {
+    constexpr double kNearS = 180;
+    const Standing stands = standingOf(entries);
+    if (!stands.pulled)
+        return std::nullopt;
+    const double pulled = stands.pulledS - stands.foodInS;
+    std::optional<double> out;
+    double nearest = kNearS;
+    const auto take = [&](double atS, double kelvin) {
+        if (std::abs(atS - pulled) <= nearest) {
+            nearest = std::abs(atS - pulled);
+            out = kelvin;
+        }
+    };
+    for (const CoreReading& one : readings)
+        take(one.atS, one.kelvin);
+    for (const Entry& entry : entries)
+        if (entry.what == What::reading)
+            take(entry.atS - stands.foodInS, entry.value);
+    return out;
+}
+
 Result<double> lengthInPhoto(PhotoPoint a, PhotoPoint b, PhotoPoint scaleA, PhotoPoint scaleB,
                              double scaleM) {
     const double known = std::hypot(scaleB.x - scaleA.x, scaleB.y - scaleA.y);
@@ -127,6 +150,11 @@ Result<Told> toldBy(const Question& asked, const std::string& cookId, const std:
     const auto read = lastCore(asked);
     if (!read)
         return fail(Errc::notFound, "no core was read before it was pulled");
+    const recipe::Recipe& recipe = asked.planned.recipe;
+    const double goalK = asked.planned.pullK > 0 ? asked.planned.pullK : recipe.goal.coreK;
+    constexpr double kFarEnough = 0.6; // of the way to the pull: before that a core hardly moves
+    if (read->kelvin < recipe.piece.startK + kFarEnough * (goalK - recipe.piece.startK))
+        return fail(Errc::refused, "the last core was read too early to tell anything");
     Question question = asked;
     question.request.belief = {};
     const auto course =

@@ -44,6 +44,10 @@ struct PhotoPoint {
 Result<double> lengthInPhoto(PhotoPoint a, PhotoPoint b, PhotoPoint scaleA, PhotoPoint scaleB,
                              double scaleM);
 
+/// The core as it was pulled, where it was read within three minutes of that; none else.
+std::optional<double> coreAtPull(const std::vector<Entry>& entries,
+                                 const std::vector<CoreReading>& readings);
+
 /// What a finished cook says of kitchen and food: the time at which its last core was read, beside
 /// what was expected of that course before anything was seen.
 struct Told {

@@ -43,12 +43,13 @@ class Walker {
         Stretch out;
         if (simulation_.solver().coreK() >= coreK)
             out.reachedS = simulation_.timeS();
+        std::optional<cook::Simulation::Moment> before; // of the step that goes past the core
         std::size_t passed = 0;
         while (passed < events.size() && events[passed].atS < simulation_.timeS())
             cook::happen(simulation_, events[passed++]);
         while (true) {
             if (std::isfinite(out.reachedS) && simulation_.timeS() >= atLeastS)
-                return out;
+                return exactly(out, std::max(out.reachedS, atLeastS), before);
             const double end = std::isfinite(out.reachedS) ? atLeastS : atMostS;
             const double next = passed < events.size() ? std::min(events[passed].atS, end) : end;
             const auto done = simulation_.cookUntil(next, [&](const heat::StepReport& step) {
@@ -58,16 +59,19 @@ class Walker {
                     if (!std::isfinite(out.reachedS))
                         out.reachedS = step.endS;
                     out.slope = step.coreEndRate;
-                    return step.endS < atLeastS;
                 }
-                return true;
+                if (!std::isfinite(out.reachedS) && step.coreEndK > coreK - kNearK)
+                    before = simulation_.moment();
+                return !std::isfinite(out.reachedS) || step.endS < atLeastS;
             });
             if (!done)
                 return tl::unexpected(done.error());
             if (simulation_.timeS() >= end - 1e-6 && next >= end - 1e-6)
                 return out;
-            if (*done && passed < events.size())
+            if (*done && passed < events.size()) {
                 cook::happen(simulation_, events[passed++]);
+                before.reset();
+            }
         }
     }
 
@@ -79,6 +83,23 @@ class Walker {
     }
 
   private:
+    static constexpr double kNearK = 8;
+    /// Back to where the core was reached, where the last step went past it.
+    Result<Stretch> exactly(const Stretch& stretch, double atS,
+                            const std::optional<cook::Simulation::Moment>& before) {
+        if (!before || simulation_.timeS() <= atS)
+            return stretch;
+        simulation_.restore(*before);
+        while (!out_.timeS.empty() && out_.timeS.back() > atS) {
+            out_.timeS.pop_back();
+            out_.coreK.pop_back();
+            out_.faceK.pop_back();
+        }
+        if (const auto done = simulation_.cookUntil(atS); !done)
+            return tl::unexpected(done.error());
+        note();
+        return stretch;
+    }
     cook::Simulation& simulation_;
     Passage& out_;
 };

@@ -37,6 +37,8 @@ std::optional<double> indexOf(Seen seen) {
 }
 /// How far a simulated browning is trusted, and a look: ln.
 constexpr double kModelLn = 0.69, kLookLn = 0.4;
+/// A look moves a simulated browning by no more than that: it may be a patch.
+constexpr double kMostMoved = 4;
 constexpr double kSoft = 0.05;
 /// One just noticed difference of a core, and of ln browning (definitions §4).
 constexpr double kNoticedK = 1.5, kNoticedLn = 0.4;
@@ -127,7 +129,7 @@ class Ideas {
 /// The cook with further entries, and with the last stage's time changed.
 Result<Passage> tried(const Question& question, const Forecast& forecast,
                       const std::vector<Entry>& more, std::optional<double> lastS,
-                      const std::stop_token& stop) {
+                      const std::stop_token& stop, double* pullK = nullptr) {
     Question asked = question;
     if (lastS)
         asked.planned.recipe.last().end = {*lastS, std::nullopt};
@@ -135,10 +137,25 @@ Result<Passage> tried(const Question& question, const Forecast& forecast,
     entries.insert(entries.end(), more.begin(), more.end());
     std::stable_sort(entries.begin(), entries.end(),
                      [](const auto& a, const auto& b) { return a.atS < b.atS; });
-    const auto likely = likelyOf(asked, forecast, entries, stop);
+    auto likely = likelyOf(asked, forecast, entries, stop);
     if (!likely)
         return tl::unexpected(likely.error());
-    return pass(likely->piece, likely->course, kForecastEffort, likely->tables, true);
+    const auto cook = [&] {
+        return pass(likely->piece, likely->course, kForecastEffort, likely->tables, true);
+    };
+    auto out = cook();
+    // Another heat carries over by another amount: it is pulled where the peak is what was asked.
+    const recipe::Goal& goal = question.planned.recipe.goal;
+    Course& course = likely->course;
+    const double earliestK = out ? out->coreAt(course.nowS) : 0;
+    if (out && std::isfinite(out->pullS) && course.pullK > 0 && !course.pulled &&
+        goal.readAt == food::GoalMoment::peak) {
+        course.pullK = std::max(earliestK, course.pullK + goal.coreK - out->peakK);
+        out = cook();
+    }
+    if (pullK)
+        *pullK = course.pulled ? 0 : course.pullK;
+    return out;
 }
 
 double distanceOf(const PlannedCook& planned, double peakK, double darker) {
@@ -146,7 +163,8 @@ double distanceOf(const PlannedCook& planned, double peakK, double darker) {
     const double wanted = goal.readAt == food::GoalMoment::peak ? goal.coreK : planned.peakK;
     const double core = (peakK - wanted) / kNoticedK;
     const double crust = std::log((darker + kSoft) / (planned.darker + kSoft)) / kNoticedLn;
-    const double scorched = std::max(0.0, darker - kScorched);
+    constexpr double kBlack = 6;
+    const double scorched = std::clamp(darker - kScorched, 0.0, kBlack);
     return std::hypot(core, crust) + 2 * scorched;
 }
 
@@ -228,18 +246,23 @@ Result<std::vector<Action>> actionsFor(const Question& question, const Forecast&
         if (const auto passage = tried(question, forecast, now, {}, stop)) {
             const double share = kModelLn * kModelLn / (kModelLn * kModelLn + kLookLn * kLookLn);
             const double is = passage->outcome.darker() + kSoft;
-            moved = std::exp(share * std::log((*indexOf(*seen) + kSoft) / is));
+            moved = std::clamp(std::exp(share * std::log((*indexOf(*seen) + kSoft) / is)),
+                               1 / kMostMoved, kMostMoved);
         }
     }
     const bool hot = seen == Seen::flare || seen == Seen::smoke || seen == Seen::boilingHard;
     std::vector<Action> out;
-    const auto take = [&](const Idea& idea, const Passage& passage) {
+    const auto take = [&](const Idea& idea, const Passage& passage, double pullK) {
         Action one;
+        constexpr double kOtherK = 0.8; // worth another number
+        one.pullK = pullK;
         one.act = idea.act;
         one.entries = idea.entries;
         one.setting = idea.setting;
         one.zone = idea.zone;
         one.forS = idea.forS;
+        if (pullK > 0 && std::abs(pullK - course->pullK) > kOtherK)
+            one.entries.push_back({0, question.nowS, What::pullAt, pullK, ""});
         one.pullS = passage.pullS;
         const double left = std::max(0.0, passage.pullS - course->nowS);
         const double before = std::max(1.0, forecast.pull.s - course->nowS);
@@ -253,15 +276,19 @@ Result<std::vector<Action>> actionsFor(const Question& question, const Forecast&
         if (hot && (idea.act == Act::goOn || idea.act == Act::turn))
             one.noticed += 5; // what is seen goes on
         const recipe::Goal& goal = question.planned.recipe.goal;
+        constexpr double kRawK = 4;
+        if (one.act == Act::pullNow && one.peakK < goal.bandLowK - kRawK)
+            return; // nobody serves that
         one.peakKept = one.peakK >= goal.bandLowK - 0.5 && one.peakK <= goal.bandHighK + 0.5;
         out.push_back(std::move(one));
     };
     for (const Idea& idea : Ideas(question, *course).all(seen)) {
-        const auto passage = tried(question, forecast, idea.entries, {}, stop);
+        double pullK = 0;
+        const auto passage = tried(question, forecast, idea.entries, {}, stop, &pullK);
         if (stop.stop_requested())
             return fail(Errc::refused, "stopped");
         if (passage)
-            take(idea, *passage);
+            take(idea, *passage, pullK);
     }
     const bool more = course->stage + 1 < course->programme.stages.size();
     if (more && course->begun && !course->pulled)
@@ -272,7 +299,7 @@ Result<std::vector<Action>> actionsFor(const Question& question, const Forecast&
                       {},
                       {},
                       *lastS},
-                     *passage);
+                     *passage, 0);
     if (out.empty())
         return fail(Errc::refused, "nothing could be simulated from here");
     std::stable_sort(out.begin(), out.end(),

@@ -51,6 +51,7 @@ struct Action {
     double forS = 0;              ///< off the heat; or the next stage's new length
     double pullS = 0;             ///< from food in; infinite: it does not get there
     double lowS = 0, highS = 0;   ///< by the forecast's own share
+    double pullK = 0;             ///< at which the peak is what was asked; 0 = by the clock
     double peakK = 0, darker = 0; ///< browning of the darker face
     double noticed = 0;           ///< distance from what was asked, just noticed differences
     bool peakKept = true;         ///< the peak is inside the band that was asked for

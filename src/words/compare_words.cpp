@@ -59,15 +59,8 @@ double pulledAfter(const ComparedCook& cook) {
 }
 
 double coreAtPull(const ComparedCook& cook) {
-    if (cook.judged.coreK)
-        return *cook.judged.coreK;
-    const double until = pulledAfter(cook);
-    double out = NAN;
-    for (const run::CoreReading& one : cook.readings)
-        if (one.atS <= until)
-            out = one.kelvin;
-    const auto stands = run::standingOf(cook.entries);
-    return std::isnan(out) && stands.lastCoreK ? *stands.lastCoreK : out;
+    return orNan(cook.judged.coreK ? cook.judged.coreK
+                                   : run::coreAtPull(cook.entries, cook.readings));
 }
 
 double lossOf(const ComparedCook& cook) {

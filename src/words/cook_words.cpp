@@ -235,14 +235,14 @@ std::string actionWords(const run::Action& action, const run::PlannedCook& plann
         what = "Give up the crust";
         break;
     }
-    std::string then;
-    if (action.act == Act::pullNow)
-        then = "";
-    else if (!std::isfinite(action.pullS))
-        return what + ": it does not get there";
-    else
-        then = fmt::format(", pull {}", inWords(action.pullS - nowS));
-    std::string out = fmt::format("{}{}: {} inside, {}", what, then, degrees(action.peakK, units),
+    if (action.act != Act::pullNow && !std::isfinite(action.pullS))
+        return what + "\nit does not get there";
+    const std::string then =
+        action.act == Act::pullNow
+            ? std::string()
+            : fmt::format("pull {}{}: ", inWords(action.pullS - nowS),
+                          action.pullK > 0 ? " at " + degrees(action.pullK, units) : std::string());
+    std::string out = fmt::format("{}\n{}{} inside, {}", what, then, degrees(action.peakK, units),
                                   crustOf(action.darker));
     if (!action.peakKept)
         out += action.peakK > planned.recipe.goal.coreK ? "; over what was asked"
@@ -301,6 +301,8 @@ std::string entryWords(const run::Entry& entry, const RunClock& clock,
             return entry.words;
         case What::lasts:
             return fmt::format("the last heat only {}", minutesOf(entry.value));
+        case What::pullAt:
+            return fmt::format("pull at {}", degrees(entry.value, units));
         case What::takenBack:
             return "one entry taken back";
         case What::probeOut:

@@ -35,7 +35,7 @@ std::string probeWords(run::ProbeState state, Units units);
 
 /// "too dark", "white beads on it".
 const char* seenWords(run::Seen seen);
-/// "Lid open, then pull in 9 min: 56 °C, crust dark" and why it is where it stands.
+/// Two lines: "Lid open" and "pull in 9 min: 56 °C inside, dark".
 std::string actionWords(const run::Action& action, const run::PlannedCook& planned,
                         const kitchen::Kitchen& kitchen, double nowS, Units units);
 /// An entry of the log: "18:42 turned".

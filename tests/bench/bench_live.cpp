@@ -38,7 +38,7 @@ device::Reading reading(double t) {
 }
 
 /// Feeds a run and looks at its page as often as a screen would within its time.
-void run(const char* name, double hours, double hertz) {
+void measure(const char* name, double hours, double hertz) {
     QTemporaryDir folder;
     Document document{[] { return book::When{1795176000000, 0}; }};
     kitchen::Site site;
@@ -99,7 +99,7 @@ int main(int argc, char** argv) {
     qputenv("QT_QPA_PLATFORM", "offscreen");
     QApplication application(argc, argv);
     look::applyLook();
-    run("8 channels, 1 Hz, 12 h", 12, 1);
-    run("8 channels, 50 Hz, 1 h", 1, 50);
+    measure("8 channels, 1 Hz, 12 h", 12, 1);
+    measure("8 channels, 50 Hz, 1 h", 1, 50);
     return 0;
 }

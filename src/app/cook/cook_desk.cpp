@@ -238,8 +238,7 @@ void CookDesk::refresh(std::size_t at) {
         dish.trouble = dish.cook.unreadable;
         return;
     }
-    const run::Standing stands = dish.standing();
-    if (!stands.begun || stands.served)
+    if (dish.standing().served)
         return;
     dish.askedS = nowS();
     worker_.ask(at, questionOf(dish));

@@ -10,6 +10,7 @@
 #include "words/cautions.h"
 #include "words/run_words.h"
 
+#include <QApplication>
 #include <QHBoxLayout>
 #include <QInputDialog>
 #include <QKeyEvent>
@@ -34,15 +35,19 @@ constexpr Key kKeys[]{
     {Qt::Key_A, run::What::paused, "Off heat  A"}, {Qt::Key_P, run::What::pulled, "Pulled  P"},
     {Qt::Key_R, run::What::served, "Served  R"},   {Qt::Key_N, run::What::note, "Note  N"}};
 
-/// The largest letters in which a sentence fits a width in two lines.
+/// The largest letters in which a sentence fits a width: in one line where that can be read from
+/// two metres, else in two.
 int fittingPixels(const QString& words, int width) {
-    for (const int pixels : {72, 60, 52, 44, 36}) {
-        const QFontMetrics metrics(look::textFont(pixels, true));
-        const QRect used =
-            metrics.boundingRect(QRect(0, 0, width, 1000), Qt::TextWordWrap | Qt::AlignLeft, words);
-        if (used.width() <= width && used.height() <= 2 * metrics.height() + 2)
-            return pixels;
-    }
+    constexpr int kFarEnough = 46;
+    for (const int lines : {1, 2})
+        for (const int pixels : {72, 64, 58, 52, 46, 40, 36}) {
+            const QFontMetrics metrics(look::textFont(pixels, true));
+            const QRect used = metrics.boundingRect(QRect(0, 0, width, 1000),
+                                                    Qt::TextWordWrap | Qt::AlignLeft, words);
+            if ((lines == 2 || pixels >= kFarEnough) && used.width() <= width &&
+                used.height() <= lines * metrics.height() + 2)
+                return pixels;
+        }
     return 32;
 }
 
@@ -155,12 +160,21 @@ QWidget* CookPage::buildRun() {
     log_->setObjectName(QStringLiteral("quiet"));
     log_->setAccessibleName(QStringLiteral("Done so far"));
     box->addWidget(log_);
-    box->addWidget(buildKeys());
     auto* scroll = new QScrollArea;
     scroll->setWidgetResizable(true);
     scroll->setFocusPolicy(Qt::NoFocus);
     scroll->setWidget(page);
-    return scroll;
+    auto* all = new QWidget; // the keys stay in sight, whatever is above them
+    all->setObjectName(QStringLiteral("pane"));
+    all->setAttribute(Qt::WA_StyledBackground);
+    auto* both = new QVBoxLayout(all);
+    both->setContentsMargins(0, 0, 0, 0);
+    both->setSpacing(0);
+    both->addWidget(scroll, 1);
+    QWidget* keys = buildKeys();
+    keys->setContentsMargins(20, 4, 20, 10);
+    both->addWidget(keys);
+    return all;
 }
 
 QWidget* CookPage::buildSide() {
@@ -195,7 +209,15 @@ QWidget* CookPage::buildSide() {
     connect(trust, &QPushButton::clicked, this, [this] { log(run::What::probeOut, 1); });
     line->addWidget(trust);
     box->addLayout(line);
-    box->addWidget(look_, 1);
+    auto* looks = new QScrollArea;
+    looks->setWidgetResizable(true);
+    looks->setFrameShape(QFrame::NoFrame);
+    looks->setFocusPolicy(Qt::NoFocus);
+    looks->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    looks->setWidget(look_);
+    looks->viewport()->setAutoFillBackground(false);
+    look_->setAutoFillBackground(false);
+    box->addWidget(looks, 1);
     return side;
 }
 
@@ -549,7 +571,7 @@ void CookPage::typeCore() {
     }
     log(run::What::reading, **value);
     core_->setValue(std::nullopt);
-    setFocus();
+    QTimer::singleShot(0, this, [this] { setFocus(); }); // the key itself still goes its way
 }
 
 void CookPage::endRun() {
@@ -563,8 +585,9 @@ void CookPage::endRun() {
 
 void CookPage::keyPressEvent(QKeyEvent* event) {
     chime_.silence(); // any key
-    if (!desk_.isOn() || event->modifiers() != Qt::NoModifier)
-        return QWidget::keyPressEvent(event);
+    const bool typing = qobject_cast<QLineEdit*>(QApplication::focusWidget());
+    if (!desk_.isOn() || event->modifiers() != Qt::NoModifier || typing)
+        return QWidget::keyPressEvent(event); // a key of a text field is never one of the run
     for (const Key& key : kKeys)
         if (event->key() == key.key)
             return logWith(key.what);

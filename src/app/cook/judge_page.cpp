@@ -114,9 +114,10 @@ void JudgePage::build() {
     right->addWidget(qualities_);
     scores_->setAccessibleName(QStringLiteral("Scores"));
     scores_->verticalHeader()->hide();
-    scores_->setMinimumHeight(170);
+    scores_->setMinimumHeight(140);
     right->addWidget(scores_, 1);
     auto* words = new QFormLayout;
+    words->setVerticalSpacing(4);
     for (const auto& [name, field] : {std::pair{QStringLiteral("Verdict"), verdict_},
                                       {QStringLiteral("Because"), reason_},
                                       {QStringLiteral("Next time"), next_}}) {
@@ -124,7 +125,7 @@ void JudgePage::build() {
         words->addRow(name, field);
     }
     notes_->setAccessibleName(QStringLiteral("Notes"));
-    notes_->setMaximumHeight(70);
+    notes_->setMaximumHeight(56);
     words->addRow(QStringLiteral("Notes"), notes_);
     right->addLayout(words);
     sides->addLayout(right, 1);
@@ -222,9 +223,7 @@ void JudgePage::fill() {
     const run::Standing stands = standingOf(entries_);
     std::optional<double> core = judged.coreK, raw = judged.rawKg, served = judged.servedKg;
     if (!core)
-        core = stands.lastCoreK; // what was typed last
-    if (!core && !readings_.empty())
-        core = readings_.back().kelvin;
+        core = run::coreAtPull(entries_, readings_);
     for (const run::Entry& entry : entries_)
         if (entry.what == run::What::weighed)
             (stands.pulled && entry.atS > stands.pulledS ? served : raw) = entry.value;

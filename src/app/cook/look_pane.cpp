@@ -8,7 +8,7 @@
 namespace dynamet::app {
 namespace {
 
-constexpr int kHigh = 44, kAcross = 3;
+constexpr int kHigh = 44, kActionHigh = 52, kAcross = 3;
 constexpr std::size_t kMostActions = 5;
 
 } // namespace
@@ -33,7 +33,7 @@ LookPane::LookPane(Document& document, CookDesk& desk, QWidget* parent)
     for (std::size_t i = 0; i < kMostActions; ++i) {
         auto* button = new QPushButton;
         button->setObjectName(QStringLiteral("method"));
-        button->setMinimumHeight(kHigh);
+        button->setMinimumHeight(kActionHigh);
         connect(button, &QPushButton::clicked, this, [this, i] {
             if (const auto done = desk_.take(dish_, i); !done)
                 document_.say(toQt(done.error(), document_.units()));
@@ -101,10 +101,9 @@ void LookPane::fillActions() {
         const QString words =
             toQt(words::actionWords(dish.actions[i], dish.cook.planned, document_.kitchen(),
                                     desk_.nowS() - dish.standing().foodInS, document_.units()));
-        actions_[i]->setText(
-            actions_[i]->fontMetrics().elidedText(words, Qt::ElideRight, width() - 40));
-        actions_[i]->setToolTip(words);
-        actions_[i]->setAccessibleName(words);
+        actions_[i]->setText(words);
+        actions_[i]->setAccessibleName(
+            QString(words).replace(QLatin1Char('\n'), QStringLiteral(", ")));
     }
 }
 

@@ -218,7 +218,9 @@ void MainWindow::bookOpened() {
     delete day_; // another kitchen's
     outer_->setCurrentIndex(1);
     showAccess();
-    go(pages_->currentIndex());
+    if (!cook_->desk().isOn())
+        cook_->desk().takeUp();
+    go(cook_->desk().isOn() ? int{cook} : pages_->currentIndex()); // what cooks comes first
     applianceChosen(lineUp_->currentId());
     if (document_.kitchen().appliances.empty())
         rate_->showAppliance({});

@@ -81,10 +81,12 @@ void RowPane::build() {
         if (const translate::Row* row = openRowItem())
             emit cookWanted(row->target);
     });
-    head->addWidget(cook, 0, Qt::AlignTop);
-    head->addWidget(menu, 0, Qt::AlignTop);
-    head->addWidget(card, 0, Qt::AlignTop);
     box->addLayout(head);
+    auto* does = new QHBoxLayout;
+    does->addWidget(cook, 2);
+    does->addWidget(menu, 1);
+    does->addWidget(card, 1);
+    box->addLayout(does);
     box->addWidget(stages_);
     box->addWidget(tried_);
     connect(tried_, &TriedPane::changed, this, &RowPane::tryRow);
