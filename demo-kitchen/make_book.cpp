@@ -3,6 +3,8 @@
 
 // Builds the demo book: kitchen.json and the generated logs go through the program's own reading,
 // reductions and book; no result is written by hand.
+#include "demo_cooks.h"
+
 #include "book/kitchen_store.h"
 #include "book/menu_store.h"
 #include "book/recipe_store.h"
@@ -315,9 +317,9 @@ void addMenus(book::Book& book, const json& kitchen, const book::When& when) {
             dish.cook = one.value("cook", "");
             dish.lateS = 60 * one.at("late_min").get<double>();
             if (one.contains("appliance"))
-                dish.place = translate::Target{one.at("appliance").get<std::string>(),
-                                               one.at("zone").get<std::string>(),
-                                               one.value("vessel", "")};
+                dish.place =
+                    translate::Target{one.at("appliance").get<std::string>(),
+                                      one.at("zone").get<std::string>(), one.value("vessel", "")};
             menu.dishes.push_back(dish);
         }
         need(addMenu(book, menu, known, when), menu.name);
@@ -342,6 +344,7 @@ int main(int argc, char** argv) {
         addTests(book, kitchen, argv[2]);
         addRecipes(book, kitchen, when);
         addMenus(book, kitchen, when);
+        demo::addCooks(book);
         book.database().exec("PRAGMA wal_checkpoint(TRUNCATE)");
     }
     std::filesystem::remove(path + "-lock");

@@ -107,7 +107,9 @@ inline bool waitFor(const std::function<bool()>& done, int ms = 120000) {
 struct Bench {
     QTemporaryDir folder;
     QString book;
-    Document document{[] { return kNow; }};
+    std::int64_t aheadMs = 0; ///< of the clock
+    Document document{
+        [this] { return dynamet::book::When{kNow.utcMs + aheadMs, kNow.offsetMin}; }};
     std::unique_ptr<MainWindow> window;
 
     enum class Kitchen { whole, few };

@@ -4,7 +4,8 @@
 // Opening a book of ten years (5,000 rated tests, 20 million readings) and reading what the window
 // shows first, beside a new book with the same kitchen in the same run.
 #include "bench/ten_year_book.h"
-#include "book/choices_store.h"
+#include "book/cook_store.h"
+#include "book/log_store.h"
 #include "book/recipe_store.h"
 
 #include <benchmark/benchmark.h>
@@ -28,10 +29,24 @@ void open(benchmark::State& state, const std::string& name) {
         }
         const auto kitchen = loadKitchen(*book);
         const auto recipes = loadRecipes(*book, *kitchen);
-        const auto choices = loadChoices(*book);
+        const auto choices = loadChoicesAndLearned(*book, *kitchen);
         const auto newest = book::newestRatings(*book);
         benchmark::DoNotOptimize(kitchen->appliances.size() + recipes->size() + newest->size());
     }
+}
+
+/// A word, and two of which one is only begun, in the logbook of ten years.
+void search(benchmark::State& state, const std::string& words) {
+    auto book = book::Book::open(folder() + "/ten_years");
+    book::LogFilter filter;
+    filter.text = words;
+    std::size_t found = 0;
+    for (auto _ : state) {
+        const auto lines = logLines(*book, filter);
+        found = lines ? lines->size() : 0;
+        benchmark::DoNotOptimize(found);
+    }
+    state.counters["found"] = static_cast<double>(found);
 }
 
 } // namespace
@@ -45,6 +60,10 @@ int main(int argc, char** argv) {
     benchmark::RegisterBenchmark("book/ten_years", open, "/ten_years")
         ->Unit(benchmark::kMillisecond);
     benchmark::RegisterBenchmark("book/new", open, "/year_one")->Unit(benchmark::kMillisecond);
+    benchmark::RegisterBenchmark("log/word", search, "preheat")->Unit(benchmark::kMillisecond);
+    benchmark::RegisterBenchmark("log/words", search, "appliance 3 pre")
+        ->Unit(benchmark::kMillisecond);
+    benchmark::RegisterBenchmark("log/all", search, "")->Unit(benchmark::kMillisecond);
     benchmark::Initialize(&argc, argv);
     benchmark::RunSpecifiedBenchmarks();
     std::filesystem::remove_all(folder());

@@ -3,9 +3,10 @@
 
 // Works in a window until it is killed; every rating that the window says is saved is told on
 // standard output first thing after it. `walker BOOK open` only opens the book, `walker BOOK live
-// PORT` measures from a line.
+// PORT` measures from a line; `walker BOOK cook` cooks a dish.
 #include "app/hands.h"
 #include "app/look/palette.h"
+#include "book/recipe_request.h"
 
 #include <unistd.h>
 
@@ -66,6 +67,36 @@ int measureLive(MainWindow& window, Document& document, const char* port) {
     return QApplication::exec();
 }
 
+/// Cooks a row of the demo kitchen by the page's own keys; tells each entry that is kept.
+int cookOn(MainWindow& window, Document& document) {
+    CookPage& page = window.cookPage();
+    if (!page.desk().isOn()) {
+        const auto& recipes = document.recipes();
+        const auto prepared = dynamet::translate::prepare(
+            requestOf(recipes.front(), document.kitchen(), document.choices()));
+        if (!prepared)
+            return 7;
+        const auto row = solveRow(*prepared, prepared->targets.front());
+        if (!page.desk().begin("killed",
+                               {dynamet::book::recordOf(dynamet::run::plannedOf(*prepared, row))}))
+            return 8;
+    }
+    window.go(MainWindow::cook);
+    const auto told = [&] {
+        const DishNow& dish = page.desk().dishes().front();
+        tell("kept " + dish.cook.id + " " + std::to_string(dish.all.size()));
+    };
+    told();
+    if (!page.desk().dishes().front().standing().begun)
+        QTest::keyClick(&page, Qt::Key_Return);
+    for (int round = 0; round < 100000; ++round) {
+        QTest::keyClick(&page, round % 3 == 2 ? Qt::Key_Backspace : Qt::Key_B);
+        QApplication::processEvents();
+        told();
+    }
+    return 0;
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
@@ -79,7 +110,8 @@ int main(int argc, char** argv) {
         return 3;
     tell("open");
     const bool live = argc > 3 && std::string(argv[2]) == "live";
-    if (argc > 2 && !live)
+    const bool cooks = argc > 2 && std::string(argv[2]) == "cook";
+    if (argc > 2 && !live && !cooks)
         return 0;
     MainWindow window(document, QString());
     window.resize(1280, 800);
@@ -87,6 +119,8 @@ int main(int argc, char** argv) {
     window.activateWindow();
     if (!QTest::qWaitForWindowActive(&window))
         return 4;
+    if (cooks)
+        return cookOn(window, document);
     if (live)
         return measureLive(window, document, argv[3]);
     QTest::keyClick(&window, Qt::Key_Slash);
