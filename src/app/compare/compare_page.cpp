@@ -174,6 +174,13 @@ void ComparePage::beside(const std::string& cookId) {
     fillCooks();
 }
 
+void ComparePage::showTrial(const std::string& trialId) {
+    activate();
+    trial_->setCurrentIndex(std::max(0, trial_->findData(toQt(trialId))));
+    chosen_.clear();
+    fillCooks();
+}
+
 void ComparePage::fillRecipes() {
     const QVariant was = recipe_->currentData(), wasTrial = trial_->currentData();
     recipe_->clear();

@@ -28,6 +28,7 @@ class ComparePage : public QWidget {
     void activate();
     /// Puts a cook beside the newest others of its recipe.
     void beside(const std::string& cookId);
+    void showTrial(const std::string& trialId);
     bool isIdle() const { return working_ == 0; }
     const std::vector<words::ComparedCook>& compared() const { return compared_; }
     /// Writes the report; empty, or why not.

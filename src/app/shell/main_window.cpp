@@ -418,7 +418,7 @@ void MainWindow::notice(const QString& words) {
 }
 
 bool MainWindow::isIdle() const {
-    return translate_->isIdle() && plan_->isIdle();
+    return translate_->isIdle() && plan_->isIdle() && cook_->isIdle() && judge_->isIdle() && compare_->isIdle();
 }
 
 /// A narrow window leaves the room to the page: the line-up becomes a rail.

@@ -135,6 +135,40 @@ bool pictureDay(MainWindow& window, const QString& file) {
     return day.grab().save(file, "PNG");
 }
 
+/// A cook half an hour old: the demo's loin, by what the simulated kitchen read of it.
+void showCook(MainWindow& window) {
+    Document& document = window.document();
+    constexpr double kSinceS = 27 * 60;
+    const auto cook = loadCook(document.book(), "cook-3", document.kitchen());
+    const auto readings = loadReadings(document.book(), "cook-3");
+    if (!cook || !readings)
+        return;
+    book::CookRun run;
+    run.id = book::newId();
+    run.name = cook->name;
+    run.began = document.now();
+    run.began.utcMs -= static_cast<std::int64_t>(1000 * kSinceS);
+    run.cooks = {book::recordOf(cook->planned, cook->name)};
+    run.cooks.front().id = book::newId();
+    const std::string id = run.cooks.front().id;
+    std::vector<run::CoreReading> soFar;
+    for (const run::CoreReading& one : *readings)
+        if (one.atS < kSinceS)
+            soFar.push_back(one);
+    if (!beginCooks(document.book(), run, document.kitchen()) ||
+        !addReadings(document.book(), id, soFar))
+        return;
+    for (const run::Entry& entry : {run::Entry{0, 0, run::What::foodIn, 0, ""},
+                                    {0, 720, run::What::opened, 40, ""},
+                                    {0, 740, run::What::basted, 0, ""}})
+        if (!addEntry(document.book(), id, entry))
+            return;
+    window.cookPage().desk().takeUp();
+    window.go(MainWindow::cook);
+    settle(window);
+    window.cookPage().desk().look(0, run::Seen::pale);
+}
+
 } // namespace
 
 QStringList viewNames() {
@@ -147,7 +181,9 @@ QStringList viewNames() {
             QStringLiteral("recipe"),        QStringLiteral("kitchen"),
             QStringLiteral("coals"),         QStringLiteral("words"),
             QStringLiteral("live"),          QStringLiteral("test-day"),
-            QStringLiteral("plan")};
+            QStringLiteral("plan"),          QStringLiteral("cook"),
+            QStringLiteral("compare"),       QStringLiteral("judge"),
+            QStringLiteral("logbook")};
 }
 
 bool writePicture(MainWindow& window, const QString& view, const QString& file) {
@@ -164,6 +200,15 @@ bool writePicture(MainWindow& window, const QString& view, const QString& file) 
         window.go(MainWindow::kitchen);
     } else if (view == QLatin1String("plan")) {
         window.go(MainWindow::plan);
+    } else if (view == QLatin1String("cook")) {
+        showCook(window);
+    } else if (view == QLatin1String("compare")) {
+        window.go(MainWindow::compare);
+        window.comparePage().showTrial("trial-ovens");
+    } else if (view == QLatin1String("judge")) {
+        window.logbookPage().cookWanted("cook-1");
+    } else if (view == QLatin1String("logbook")) {
+        window.go(MainWindow::logbook);
     } else if (view == QLatin1String("live")) {
         showRun(window);
     } else if (view == QLatin1String("test-day")) {
