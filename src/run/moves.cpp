@@ -22,6 +22,10 @@ const char* enumName(Due due) {
     return kNames[static_cast<std::size_t>(due)];
 }
 
+bool isWarned(const Forecast& forecast) {
+    return forecast.readings > 0 && forecast.overShare > kWarnShare;
+}
+
 std::vector<Move> movesOf(const PlannedCook& asPlanned, const std::vector<Entry>& entries,
                           const std::optional<Forecast>& forecast, double startsS, double nowS,
                           std::size_t dish) {
@@ -80,7 +84,7 @@ std::vector<Move> movesOf(const PlannedCook& asPlanned, const std::vector<Entry>
     }
     const bool couldPass = forecast && forecast->readings > 0 &&
                            recipe.goal.readAt == food::GoalMoment::peak && coreK > 0;
-    if (couldPass && forecast->overShare > kWarnShare && std::isfinite(when.s)) {
+    if (couldPass && isWarned(*forecast) && std::isfinite(when.s)) {
         // Sooner by as much as the core has to be cooler.
         const double left = std::max(0.0, when.s - (nowS - in));
         const double span = std::max(1.0, coreK - forecast->core.kelvin);

@@ -34,6 +34,8 @@ std::vector<Move> movesOf(const PlannedCook& asPlanned, const std::vector<Entry>
                           std::size_t dish);
 /// What is due, or next, of all: the most urgent first.
 void sortMoves(std::vector<Move>& moves);
+/// Is it likely enough to pass its band that the cook is told, and what can be done about it?
+bool isWarned(const Forecast& forecast);
 /// What is logged when a move is made; none where making it is reading or looking.
 std::optional<What> madeBy(const Move& move);
 /// Between cold and hot holding so far: its core as forecast, tempering before it included, s.

@@ -369,6 +369,31 @@ std::vector<std::string> learnedLines(const evidence::Belief& belief) {
     return lines;
 }
 
+std::vector<std::string> changedLines(const evidence::Belief& belief, const std::string& cookId) {
+    std::vector<evidence::Observation> others;
+    bool there = false;
+    for (const evidence::Observation& one : belief.observations()) {
+        if (one.id == "cook:" + cookId)
+            there = !one.setAside;
+        else
+            others.push_back(one);
+    }
+    if (!there)
+        return {};
+    const evidence::Belief without(belief.blocks(), others);
+    constexpr double kWorthSaying = 0.005;
+    std::vector<std::string> out;
+    for (const auto& [unknown, effects] : sharedOf(belief)) {
+        const double now = belief.mean(effects), before = without.mean(effects);
+        if (std::abs(now - before) < kWorthSaying)
+            continue;
+        out.push_back(fmt::format("{}{} {:+.0f} % ({:+.0f} % without it)", nameOf(unknown),
+                                  unknown.starts_with("food:") ? "" : ", " + effects.front().says,
+                                  100 * (std::exp(now) - 1), 100 * (std::exp(before) - 1)));
+    }
+    return out;
+}
+
 std::vector<std::string> blameLines(const evidence::Belief& belief) {
     std::map<std::string, evidence::Suspect> suspects;
     for (const evidence::Observation& one : belief.observations()) {

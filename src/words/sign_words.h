@@ -12,5 +12,8 @@ namespace dynamet::words {
 /// is not reached.
 std::vector<std::string> signLines(const translate::Row& row, const translate::Prepared& prepared,
                                    Units units);
+/// The same of a piece that is left at a core on an appliance, its darker face of an index.
+std::vector<std::string> signsOf(const food::Food& food, double darker, double pullK,
+                                 const kitchen::Appliance* on, Units units);
 
 } // namespace dynamet::words

@@ -199,4 +199,38 @@ TEST_F(PlanWalk, AnOpenedRowOfTranslateGoesOnTheMenu) {
     EXPECT_EQ(dish.place->applianceId, "gale");
 }
 
+// A dish of the day before is only reheated; a kept translation comes in with its setting.
+TEST_F(PlanWalk, ADishIsReheatedOrCookedAsKept) {
+    bench.press(Qt::Key_2, Qt::ControlModifier);
+    ASSERT_TRUE(waitFor([&] {
+        return bench.window->isIdle() &&
+               bench.window->translatePage().reach().rows().rowCount() > 0;
+    }));
+    click(window, "Keep this translation");
+    open();
+    find<QListWidget>(window, "Dishes")->setCurrentRow(0);
+    inDialog([](QWidget* dialog) {
+        pick(dialog, "Where", "As kept");
+        pressSave(dialog);
+    });
+    click(window, "Change the dish");
+    ASSERT_TRUE(planned());
+    ASSERT_TRUE(bench.document.menus()[0].dishes[0].setting);
+    auto* list = find<QListWidget>(window, "Dishes");
+    EXPECT_TRUE(list->item(0)->text().contains(QStringLiteral("as kept")));
+    inDialog([](QWidget* dialog) {
+        pick(dialog, "Where", "The plan chooses");
+        for (auto* box : dialog->findChildren<QCheckBox*>())
+            if (box->text().startsWith(QStringLiteral("Made before")))
+                box->setChecked(true);
+        pressSave(dialog);
+    });
+    click(window, "Change the dish");
+    ASSERT_TRUE(planned());
+    EXPECT_TRUE(bench.document.menus()[0].dishes[0].madeAhead);
+    EXPECT_FALSE(bench.document.menus()[0].dishes[0].setting);
+    ASSERT_TRUE(page().answer()->made.found.plan);
+    EXPECT_TRUE(textOf(window, "Between cold and hot").contains(QStringLiteral("reheated to 74")));
+}
+
 } // namespace

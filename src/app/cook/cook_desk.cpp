@@ -46,9 +46,11 @@ CookDesk::CookDesk(Document& document, LineDesk& desk, QObject* parent)
                     return;
                 DishNow& dish = dishes_[at];
                 dish.trouble.reset();
-                if (made)
+                if (made) {
                     dish.forecast = *made;
-                else
+                    if (isWarned(*made) && dish.actions.empty() && !dish.standing().pulled)
+                        worker_.askActions(at, questionOf(dish), *made, dish.seen);
+                } else
                     dish.trouble = made.error();
                 reflow();
                 emit forecastMade(at);

@@ -9,6 +9,7 @@
 #include "quantity/parse_duration.h"
 #include "words/cautions.h"
 #include "words/run_words.h"
+#include "words/sign_words.h"
 
 #include <QApplication>
 #include <QHBoxLayout>
@@ -65,7 +66,8 @@ CookPage::CookPage(Document& document, LineDesk& lines, QWidget* parent)
       pages_(new QStackedWidget), strip_(new QWidget), stripLine_(new QHBoxLayout(strip_)),
       headline_(new QLabel), window_(new QLabel), clocks_(new QLabel), forecast_(new QLabel),
       next_(new QLabel), cautions_(new QLabel), problem_(new QLabel), log_(new QLabel),
-      done_(new QPushButton), later_(new QPushButton(QStringLiteral("Take back  ⌫"))),
+      signs_(new QLabel), done_(new QPushButton),
+      later_(new QPushButton(QStringLiteral("Take back  ⌫"))),
       core_(new QuantityField(QStringLiteral("Core reads"),
                               kinds::temperature(document.units(), -30, 250, true))),
       probe_(new QComboBox), plot_(new CookPlot), look_(new LookPane(document, desk_)) {
@@ -126,7 +128,7 @@ QWidget* CookPage::buildRun() {
     stripLine_->setSpacing(4);
     box->addWidget(strip_);
     for (QLabel* label :
-         {headline_, window_, clocks_, forecast_, next_, cautions_, problem_, log_}) {
+         {headline_, window_, clocks_, forecast_, next_, cautions_, problem_, log_, signs_}) {
         label->setWordWrap(true);
         label->setTextFormat(Qt::PlainText);
     }
@@ -150,6 +152,9 @@ QWidget* CookPage::buildRun() {
     forecast_->setObjectName(QStringLiteral("sentence"));
     forecast_->setAccessibleName(QStringLiteral("Forecast"));
     left->addWidget(forecast_);
+    signs_->setObjectName(QStringLiteral("quiet"));
+    signs_->setAccessibleName(QStringLiteral("Signs without a probe"));
+    left->addWidget(signs_);
     left->addWidget(plot_, 1);
     line->addLayout(left, 1);
     line->addWidget(buildSide());
@@ -388,6 +393,18 @@ void CookPage::showDish() {
     else if (stands.begun && !dish.trouble)
         forecast = QStringLiteral("Working out the forecast…");
     forecast_->setText(forecast);
+    const bool unread = !dish.forecast || dish.forecast->readings == 0;
+    QString signs;
+    if (stands.begun && !stands.pulled && unread) {
+        const recipe::Recipe& recipe = dish.cook.planned.recipe;
+        signs = joined(words::signsOf(recipe.piece.food, dish.cook.planned.darker,
+                                      dish.cook.planned.pullK > 0 ? dish.cook.planned.pullK
+                                                                  : recipe.goal.coreK,
+                                      nullptr, units),
+                       QStringLiteral("   ·   "));
+    }
+    signs_->setText(signs);
+    signs_->setVisible(!signs.isEmpty());
     QString problem;
     if (dish.trouble)
         problem = QStringLiteral("! There is no forecast: %1. Clocks and keys go on.")

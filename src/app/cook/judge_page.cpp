@@ -375,6 +375,11 @@ void JudgePage::showTold() {
         if (agreement.id == "cook:" + cook_.id && !agreement.absorbed && cook_.accepted &&
             *cook_.accepted)
             learned << QStringLiteral("! It lies so far off all others that it is not used.");
+    QStringList moved;
+    for (const std::string& line : words::changedLines(belief, cook_.id))
+        moved << toQt(line);
+    if (!moved.isEmpty())
+        learned << QStringLiteral("this one moved %1").arg(moved.join(QStringLiteral(", ")));
     for (const std::string& line : words::blameLines(belief))
         learned << QStringLiteral("! ") + toQt(line);
     for (const std::string& line : words::learnedLines(belief))

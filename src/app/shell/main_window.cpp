@@ -14,6 +14,7 @@
 #include <QDir>
 #include <QFileInfo>
 #include <QHBoxLayout>
+#include <QInputDialog>
 #include <QScrollArea>
 #include <QTimer>
 
@@ -351,18 +352,37 @@ void MainWindow::judge(const std::string& runId, const std::string& cookId) {
 }
 
 void MainWindow::beginCooks(const std::string& name, std::vector<book::CookRecord> cooks,
-                            const std::string& menuId) {
-    if (const auto begun = cook_->desk().begin(name, std::move(cooks), menuId); !begun)
+                            const std::string& menuId, const std::string& trialId) {
+    if (const auto begun = cook_->desk().begin(name, std::move(cooks), menuId, trialId); !begun)
         return notice(toQt(begun.error(), document_.units()));
     cooking_->setCurrentWidget(cook_);
     go(cook);
+}
+
+/// A dish that has a trial without a verdict may be cooked for it.
+std::string MainWindow::askTrial(const std::string& recipeId) {
+    QStringList names{QStringLiteral("No, it is a cook of its own")};
+    std::vector<std::string> ids{""};
+    for (const book::Trial& one : listTrials(document_.book()).value_or(std::vector<book::Trial>{}))
+        if (one.recipeId == recipeId && one.verdict.empty()) {
+            names << toQt(one.name);
+            ids.push_back(one.id);
+        }
+    if (ids.size() < 2 || cook_->desk().isOn())
+        return {};
+    bool ok = false;
+    const QString chosen =
+        QInputDialog::getItem(this, QStringLiteral("Part of a trial?"),
+                              QStringLiteral("Cook it for"), names, 1, false, &ok);
+    const auto at = names.indexOf(chosen);
+    return ok && at > 0 ? ids[static_cast<std::size_t>(at)] : std::string();
 }
 
 void MainWindow::cookRow(const translate::Target& target) {
     const auto planned = translate_->reach().row().planned(target);
     if (!planned)
         return notice(QStringLiteral("This row is not worked out yet."));
-    beginCooks(planned->recipe.name, {book::recordOf(*planned)});
+    beginCooks(planned->recipe.name, {book::recordOf(*planned)}, {}, askTrial(planned->recipe.id));
 }
 
 void MainWindow::cookMenu() {
@@ -418,7 +438,8 @@ void MainWindow::notice(const QString& words) {
 }
 
 bool MainWindow::isIdle() const {
-    return translate_->isIdle() && plan_->isIdle() && cook_->isIdle() && judge_->isIdle() && compare_->isIdle();
+    return translate_->isIdle() && plan_->isIdle() && cook_->isIdle() && judge_->isIdle() &&
+           compare_->isIdle();
 }
 
 /// A narrow window leaves the room to the page: the line-up becomes a rail.

@@ -66,7 +66,8 @@ class MainWindow : public QMainWindow {
     void cookRow(const translate::Target& target);
     void cookMenu();
     void beginCooks(const std::string& name, std::vector<book::CookRecord> cooks,
-                    const std::string& menuId = {});
+                    const std::string& menuId = {}, const std::string& trialId = {});
+    std::string askTrial(const std::string& recipeId);
     void judge(const std::string& runId, const std::string& cookId);
     void connectCommands();
     void enableCommands();
