@@ -162,11 +162,11 @@ std::vector<std::string> confounderLines(const std::vector<ComparedCook>& cooks,
 ScoreDots dotsOf(const std::vector<ComparedCook>& cooks) {
     ScoreDots out;
     const auto at = [](std::vector<std::string>& all, const std::string& name) {
-        const auto found = std::find(all.begin(), all.end(), name);
-        if (found == all.end())
+        const auto index =
+            static_cast<std::size_t>(std::find(all.begin(), all.end(), name) - all.begin());
+        if (index == all.size())
             all.push_back(name);
-        return static_cast<std::size_t>(
-            found == all.end() ? static_cast<std::ptrdiff_t>(all.size()) - 1 : found - all.begin());
+        return index;
     };
     for (std::size_t c = 0; c < cooks.size(); ++c)
         for (const run::Score& one : cooks[c].judged.scores)

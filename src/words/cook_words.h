@@ -42,15 +42,4 @@ std::string actionWords(const run::Action& action, const run::PlannedCook& plann
 std::string entryWords(const run::Entry& entry, const RunClock& clock,
                        const kitchen::Kitchen& kitchen, Units units);
 
-/// What a cook says: "60 °C after 52 min; 47 were expected (11 % longer)."
-std::string toldWords(const run::Told& told, Units units);
-/// What all accepted cooks together have moved, in words, one line each: foods, heats.
-std::vector<std::string> learnedLines(const evidence::Belief& belief);
-/// What one cook moved: food and heats whose estimate is another without it, "pork loin +2 % (+1 %
-/// without it)".
-std::vector<std::string> changedLines(const evidence::Belief& belief, const std::string& cookId);
-/// Which of appliance and food is likelier to be off, where cooks miss to one side; empty where
-/// nothing stands out.
-std::vector<std::string> blameLines(const evidence::Belief& belief);
-
 } // namespace dynamet::words

@@ -117,16 +117,26 @@ void LogbookPage::refresh() {
     QVector<QStringList> rows;
     for (const book::LogLine& one : lines_) {
         const auto* on = findAppliance(document_.kitchen(), one.applianceId);
-        QString words = toQt(one.words).replace(QLatin1Char('\n'), QStringLiteral(" · "));
+        QString words = toQt(one.words), where = on ? toQt(on->name) : QString();
+        if (one.kind == "test") { // its first line is for the search: protocol, setting, zone
+            const QString setting = words.section(QLatin1Char(' '), 1, 1);
+            const auto at = on ? parseSetting(on->controls, toStd(setting))
+                               : Result<kitchen::Setting>(kitchen::Setting{});
+            where = on && at ? toQt(settingLabel(on->controls, *at, document_.units())) : setting;
+            words = words.contains(QLatin1Char('\n')) ? words.section(QLatin1Char('\n'), 1)
+                                                      : QStringLiteral("draft");
+        }
+        words.replace(QLatin1Char('\n'), QStringLiteral(" · "));
         rows << QStringList{toQt(book::dayText(one.atMs)),
                             toQt(one.kind),
                             toQt(one.title),
-                            one.kind == "cook" && on ? toQt(on->name) : QString(),
+                            where,
                             toQt(one.person),
                             words};
     }
     table_->showRows({QStringLiteral("day"), QStringLiteral("kind"), QStringLiteral("what"),
-                      QStringLiteral("on"), QStringLiteral("who"), QStringLiteral("what came out")},
+                      QStringLiteral("where, at"), QStringLiteral("who"),
+                      QStringLiteral("what came out")},
                      rows);
     count_->setText(
         lines_.empty() ? QStringLiteral("Nothing is found. Tests and cooks are listed here as "

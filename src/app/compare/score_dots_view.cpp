@@ -36,7 +36,7 @@ void ScoreDotsView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setFont(look::textFont(12));
-    constexpr int kFoot = 18, kLeft = 24, kTop = 6, kLowest = 1, kHighest = 9;
+    constexpr int kFoot = 18, kLeft = 24, kTop = 20, kLowest = 1, kHighest = 9;
     const double high = height() - kFoot - kTop;
     const auto y = [&](double points) {
         return kTop + high * (kHighest - points) / (kHighest - kLowest);
@@ -60,7 +60,7 @@ void ScoreDotsView::paintEvent(QPaintEvent*) {
         for (std::size_t c = 0; c < cooks_; ++c) {
             const double x = left + each * (static_cast<double>(c) + 1);
             painter.setPen(look::kQuietInk);
-            painter.drawText(QRectF(x - 8, kTop - 6, 16, 14), Qt::AlignCenter, cookLetter(c));
+            painter.drawText(QRectF(x - 8, 0, 16, 14), Qt::AlignCenter, cookLetter(c));
         }
     }
     for (const words::ScoreDot& dot : dots_.dots) {

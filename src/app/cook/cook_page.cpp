@@ -3,6 +3,7 @@
 
 #include "app/cook/cook_page.h"
 
+#include "app/cook/cook_keys.h"
 #include "app/look/palette.h"
 #include "app/widgets/quantity_kinds.h"
 #include "plan/menu.h"
@@ -20,21 +21,6 @@
 
 namespace dynamet::app {
 namespace {
-
-constexpr int kKeyHigh = 60, kBigHigh = 72, kSide = 392;
-
-/// What is done with one key.
-struct Key {
-    Qt::Key key;
-    run::What what;
-    const char* words;
-};
-constexpr Key kKeys[]{
-    {Qt::Key_T, run::What::turned, "Turned  T"},   {Qt::Key_O, run::What::opened, "Opened  O"},
-    {Qt::Key_M, run::What::moved, "Moved  M"},     {Qt::Key_H, run::What::setTo, "Heat  H"},
-    {Qt::Key_C, run::What::coals, "Coals  C"},     {Qt::Key_B, run::What::basted, "Basted  B"},
-    {Qt::Key_A, run::What::paused, "Off heat  A"}, {Qt::Key_P, run::What::pulled, "Pulled  P"},
-    {Qt::Key_R, run::What::served, "Served  R"},   {Qt::Key_N, run::What::note, "Note  N"}};
 
 /// The largest letters in which a sentence fits a width: in one line where that can be read from
 /// two metres, else in two.
@@ -90,179 +76,6 @@ CookPage::CookPage(Document& document, LineDesk& lines, QWidget* parent)
     });
     connect(&lines_, &LineDesk::changed, this, &CookPage::fillProbes);
     refresh();
-}
-
-QWidget* CookPage::buildEmpty() {
-    auto* page = new QWidget;
-    page->setObjectName(QStringLiteral("pane"));
-    page->setAttribute(Qt::WA_StyledBackground);
-    auto* box = new QVBoxLayout(page);
-    box->setContentsMargins(48, 64, 48, 48);
-    auto* words = new QLabel(QStringLiteral("Nothing is cooking."));
-    words->setObjectName(QStringLiteral("readout"));
-    box->addWidget(words);
-    auto* how = new QLabel(QStringLiteral(
-        "Open a row in Translate and press “Cook this”, or make a plan and press “Cook the menu”. "
-        "From then on this page says what to do next, keeps the clocks, and asks for a core now "
-        "and then."));
-    how->setObjectName(QStringLiteral("sentence"));
-    how->setWordWrap(true);
-    box->addWidget(how);
-    auto* go = new QPushButton(QStringLiteral("Choose something to cook"));
-    go->setObjectName(QStringLiteral("act"));
-    go->setAccessibleName(QStringLiteral("Choose something to cook"));
-    connect(go, &QPushButton::clicked, this, &CookPage::translateWanted);
-    box->addWidget(go, 0, Qt::AlignLeft);
-    box->addStretch();
-    return page;
-}
-
-QWidget* CookPage::buildRun() {
-    auto* page = new QWidget;
-    page->setObjectName(QStringLiteral("pane"));
-    page->setAttribute(Qt::WA_StyledBackground);
-    auto* box = new QVBoxLayout(page);
-    box->setContentsMargins(20, 10, 20, 10);
-    box->setSpacing(6);
-    stripLine_->setContentsMargins(0, 0, 0, 0);
-    stripLine_->setSpacing(4);
-    box->addWidget(strip_);
-    for (QLabel* label :
-         {headline_, window_, clocks_, forecast_, next_, cautions_, problem_, log_, signs_}) {
-        label->setWordWrap(true);
-        label->setTextFormat(Qt::PlainText);
-    }
-    headline_->setAccessibleName(QStringLiteral("What to do next"));
-    window_->setObjectName(QStringLiteral("readout"));
-    window_->setAccessibleName(QStringLiteral("When"));
-    box->addWidget(headline_);
-    box->addWidget(window_);
-    cautions_->setObjectName(QStringLiteral("caution"));
-    cautions_->setAccessibleName(QStringLiteral("Cautions"));
-    problem_->setObjectName(QStringLiteral("caution"));
-    problem_->setAccessibleName(QStringLiteral("What is wrong"));
-    box->addWidget(cautions_);
-    box->addWidget(problem_);
-    auto* line = new QHBoxLayout;
-    line->setSpacing(20);
-    auto* left = new QVBoxLayout;
-    clocks_->setAccessibleName(QStringLiteral("Clocks"));
-    clocks_->setObjectName(QStringLiteral("sentence"));
-    left->addWidget(clocks_);
-    forecast_->setObjectName(QStringLiteral("sentence"));
-    forecast_->setAccessibleName(QStringLiteral("Forecast"));
-    left->addWidget(forecast_);
-    signs_->setObjectName(QStringLiteral("quiet"));
-    signs_->setAccessibleName(QStringLiteral("Signs without a probe"));
-    left->addWidget(signs_);
-    left->addWidget(plot_, 1);
-    line->addLayout(left, 1);
-    line->addWidget(buildSide());
-    box->addLayout(line, 1);
-    next_->setObjectName(QStringLiteral("sentence"));
-    next_->setAccessibleName(QStringLiteral("After that"));
-    box->addWidget(next_);
-    log_->setObjectName(QStringLiteral("quiet"));
-    log_->setAccessibleName(QStringLiteral("Done so far"));
-    box->addWidget(log_);
-    auto* scroll = new QScrollArea;
-    scroll->setWidgetResizable(true);
-    scroll->setFocusPolicy(Qt::NoFocus);
-    scroll->setWidget(page);
-    auto* all = new QWidget; // the keys stay in sight, whatever is above them
-    all->setObjectName(QStringLiteral("pane"));
-    all->setAttribute(Qt::WA_StyledBackground);
-    auto* both = new QVBoxLayout(all);
-    both->setContentsMargins(0, 0, 0, 0);
-    both->setSpacing(0);
-    both->addWidget(scroll, 1);
-    QWidget* keys = buildKeys();
-    keys->setContentsMargins(20, 4, 20, 10);
-    both->addWidget(keys);
-    return all;
-}
-
-QWidget* CookPage::buildSide() {
-    auto* side = new QWidget;
-    side->setFixedWidth(kSide);
-    auto* box = new QVBoxLayout(side);
-    box->setContentsMargins(0, 0, 0, 0);
-    auto* read = new QHBoxLayout;
-    auto* label = new QLabel(QStringLiteral("Core reads"));
-    core_->setMaximumWidth(130);
-    auto* take = new QPushButton(QStringLiteral("Take it"));
-    take->setAccessibleName(QStringLiteral("Take the core"));
-    connect(take, &QPushButton::clicked, this, &CookPage::typeCore);
-    connect(&core_->edit(), &QLineEdit::returnPressed, this, &CookPage::typeCore);
-    read->addWidget(label);
-    read->addWidget(core_);
-    read->addWidget(take);
-    read->addStretch();
-    box->addLayout(read);
-    auto* line = new QHBoxLayout;
-    line->addWidget(new QLabel(QStringLiteral("Probe")));
-    probe_->setAccessibleName(QStringLiteral("Probe in the core"));
-    connect(probe_, &QComboBox::activated, this, [this](int at) {
-        const auto channels = lines_.channels();
-        desk_.setProbe(chosen_, at > 0 && static_cast<std::size_t>(at) <= channels.size()
-                                    ? std::optional(channels[static_cast<std::size_t>(at - 1)].id)
-                                    : std::nullopt);
-    });
-    line->addWidget(probe_, 1);
-    auto* trust = new QPushButton(QStringLiteral("Sits again"));
-    trust->setAccessibleName(QStringLiteral("The probe sits right again"));
-    connect(trust, &QPushButton::clicked, this, [this] { log(run::What::probeOut, 1); });
-    line->addWidget(trust);
-    box->addLayout(line);
-    auto* looks = new QScrollArea;
-    looks->setWidgetResizable(true);
-    looks->setFrameShape(QFrame::NoFrame);
-    looks->setFocusPolicy(Qt::NoFocus);
-    looks->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    looks->setWidget(look_);
-    looks->viewport()->setAutoFillBackground(false);
-    look_->setAutoFillBackground(false);
-    box->addWidget(looks, 1);
-    return side;
-}
-
-QWidget* CookPage::buildKeys() {
-    keys_ = new QWidget;
-    auto* box = new QVBoxLayout(keys_);
-    box->setContentsMargins(0, 0, 0, 0);
-    box->setSpacing(4);
-    auto* grid = new QGridLayout;
-    grid->setSpacing(4);
-    int at = 0;
-    for (const Key& key : kKeys) {
-        auto* button = new QPushButton(QString::fromUtf8(key.words));
-        button->setMinimumHeight(kKeyHigh);
-        button->setFocusPolicy(Qt::NoFocus);
-        button->setAccessibleName(QString::fromUtf8(key.words).section(QStringLiteral("  "), 0, 0));
-        connect(button, &QPushButton::clicked, this, [this, key] { logWith(key.what); });
-        grid->addWidget(button, 0, at++);
-    }
-    box->addLayout(grid);
-    auto* last = new QHBoxLayout;
-    done_->setObjectName(QStringLiteral("act"));
-    done_->setMinimumHeight(kBigHigh);
-    done_->setAccessibleName(QStringLiteral("It is done"));
-    connect(done_, &QPushButton::clicked, this, &CookPage::makeMove);
-    last->addWidget(done_, 2);
-    later_->setMinimumHeight(kBigHigh);
-    later_->setAccessibleName(QStringLiteral("Take back the last entry"));
-    connect(later_, &QPushButton::clicked, this, [this] {
-        if (const auto back = desk_.takeBack(chosen_); !back)
-            document_.say(toQt(back.error(), document_.units()));
-    });
-    last->addWidget(later_);
-    auto* end = new QPushButton(QStringLiteral("End the run…"));
-    end->setMinimumHeight(kBigHigh);
-    end->setAccessibleName(QStringLiteral("End the run"));
-    connect(end, &QPushButton::clicked, this, &CookPage::endRun);
-    last->addWidget(end);
-    box->addLayout(last);
-    return keys_;
 }
 
 void CookPage::activate() {
@@ -392,6 +205,7 @@ void CookPage::showDish() {
             QStringLiteral(" "));
     else if (stands.begun && !dish.trouble)
         forecast = QStringLiteral("Working out the forecast…");
+    forecast.replace(QStringLiteral(" °"), QStringLiteral("\u00a0°"));
     forecast_->setText(forecast);
     const bool unread = !dish.forecast || dish.forecast->readings == 0;
     QString signs;
@@ -437,7 +251,7 @@ void CookPage::fillStrip() {
     while (static_cast<std::size_t>(stripLine_->count()) < dishes.size()) {
         auto* button = new QPushButton;
         button->setCheckable(true);
-        button->setMinimumHeight(kKeyHigh);
+        button->setMinimumHeight(look::kRunTarget);
         const auto at = static_cast<std::size_t>(stripLine_->count());
         connect(button, &QPushButton::clicked, this, [this, at] { choose(at); });
         stripLine_->addWidget(button, 1);
@@ -504,67 +318,9 @@ void CookPage::log(run::What what, double value, const std::string& words) {
         document_.say(toQt(done.error(), document_.units()));
 }
 
-/// Some of it needs a word more: where to, how many, what.
 void CookPage::logWith(run::What what) {
-    if (!desk_.isOn())
-        return;
-    const DishNow& dish = desk_.dishes()[chosen_];
-    const run::Standing stands = dish.standing();
-    const auto stage = std::min(stands.stage, dish.cook.planned.recipe.stages.size() - 1);
-    const auto& place = dish.cook.planned.recipe.stages[stage].place;
-    const auto* on = findAppliance(document_.kitchen(), place.applianceId);
-    bool ok = true;
-    switch (what) {
-    case run::What::opened:
-        return log(stands.open ? run::What::shut : run::What::opened);
-    case run::What::paused:
-        return log(stands.paused ? run::What::resumed : run::What::paused);
-    case run::What::moved: {
-        QStringList zones;
-        for (const kitchen::Zone& zone : on ? on->zones : std::vector<kitchen::Zone>{})
-            zones << toQt(zone.name);
-        if (zones.size() < 2)
-            return document_.say(QStringLiteral("There is one place only on this appliance."));
-        const QString to = QInputDialog::getItem(this, QStringLiteral("Moved"),
-                                                 QStringLiteral("To"), zones, 0, false, &ok);
-        if (ok)
-            log(what, 0, toStd(to));
-        return;
-    }
-    case run::What::setTo: {
-        if (!on)
-            return;
-        QStringList labels;
-        std::vector<kitchen::Setting> settings;
-        for (const kitchen::Setting& one : possibleSettings(on->controls, 20, 60)) {
-            settings.push_back(one);
-            labels << toQt(settingLabel(on->controls, one, document_.units()));
-        }
-        const QString to = QInputDialog::getItem(this, QStringLiteral("Heat changed"),
-                                                 QStringLiteral("To"), labels, 0, false, &ok);
-        if (ok && labels.contains(to))
-            log(what, 0,
-                settingText(on->controls, settings[static_cast<std::size_t>(labels.indexOf(to))]));
-        return;
-    }
-    case run::What::coals: {
-        const int count = QInputDialog::getInt(this, QStringLiteral("Coals added"),
-                                               QStringLiteral("How many"), 6, 1, 200, 1, &ok);
-        if (ok)
-            log(what, count);
-        return;
-    }
-    case run::What::note: {
-        const QString words = QInputDialog::getText(this, QStringLiteral("A note"),
-                                                    QStringLiteral("What is to be remembered"),
-                                                    QLineEdit::Normal, {}, &ok);
-        if (ok && !words.trimmed().isEmpty())
-            log(what, 0, toStd(words.trimmed()));
-        return;
-    }
-    default:
-        log(what);
-    }
+    if (const auto done = logByKey(this, document_, desk_, chosen_, what); !done)
+        document_.say(toQt(done.error(), document_.units()));
 }
 
 void CookPage::makeMove() {
@@ -605,7 +361,7 @@ void CookPage::keyPressEvent(QKeyEvent* event) {
     const bool typing = qobject_cast<QLineEdit*>(QApplication::focusWidget());
     if (!desk_.isOn() || event->modifiers() != Qt::NoModifier || typing)
         return QWidget::keyPressEvent(event); // a key of a text field is never one of the run
-    for (const Key& key : kKeys)
+    for (const CookKey& key : kCookKeys)
         if (event->key() == key.key)
             return logWith(key.what);
     if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter)

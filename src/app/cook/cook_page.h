@@ -67,7 +67,8 @@ class CookPage : public QWidget {
     QStackedWidget* pages_;
     QWidget* strip_;
     QHBoxLayout* stripLine_;
-    QLabel *headline_, *window_, *clocks_, *forecast_, *next_, *cautions_, *problem_, *log_, *signs_;
+    QLabel *headline_, *window_, *clocks_, *forecast_, *next_, *cautions_, *problem_, *log_,
+        *signs_;
     QPushButton *done_, *later_;
     QuantityField* core_;
     QComboBox* probe_;

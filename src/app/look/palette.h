@@ -24,7 +24,8 @@ inline const QColor kSelected{0xdd, 0xe5, 0xe4};
 inline const QColor kReference{0x3f, 0x55, 0x6b}; ///< curves of the recipe's own appliance
 
 inline constexpr int kGrid = 8;
-inline constexpr int kTarget = 40; ///< height of what is tapped at the desk
+inline constexpr int kTarget = 40;    ///< height of what is tapped at the desk
+inline constexpr int kRunTarget = 60; ///< and while it cooks
 
 /// Contrast ratio of two opaque colours (WCAG 2.1).
 double contrast(const QColor& a, const QColor& b);
