@@ -146,6 +146,17 @@ std::vector<std::string> forecastLines(const run::Forecast& forecast,
     return out;
 }
 
+std::string minimumWords(const run::PlannedCook& planned, double peakK, Units units) {
+    const recipe::FoodPiece& piece = planned.recipe.piece;
+    const auto minimum = food::officialMinimum(piece.food.foodClass, piece.form);
+    constexpr double kReachedK = 0.5;
+    if (!minimum || peakK >= minimum->kelvin - kReachedK)
+        return "";
+    return fmt::format("! {} inside is below the official {} for it. Local codes or a licensed "
+                       "authority decide.",
+                       degrees(peakK, units), degrees(minimum->kelvin, units));
+}
+
 std::string probeWords(run::ProbeState state, Units) {
     switch (state) {
     case run::ProbeState::lost:

@@ -30,6 +30,9 @@ std::string inWords(double seconds);
 /// read and what was set aside.
 std::vector<std::string> forecastLines(const run::Forecast& forecast,
                                        const run::PlannedCook& planned, double nowS, Units units);
+/// "! 58 °C inside is below the official 74 °C for it": a peak under the official minimum of its
+/// food and form; empty where there is none, or it is reached.
+std::string minimumWords(const run::PlannedCook& planned, double peakK, Units units);
 /// What is wrong with the probe, and what to do; empty where nothing is.
 std::string probeWords(run::ProbeState state, Units units);
 

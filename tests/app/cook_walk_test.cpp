@@ -249,4 +249,38 @@ TEST_F(CookWalk, ATrialsCooksStandBesideEachOtherBlind) {
     EXPECT_NE(listTrials(bench.document.book()).value()[0].verdict, "the deck oven");
 }
 
+// A quick line that is not a recipe of the book has the food's name, in letters for two metres.
+TEST_F(CookWalk, Defect194AQuickLineIsCalledByItsFood) {
+    bench.press(Qt::Key_2, Qt::ControlModifier);
+    type(window, "Quick", QStringLiteral("chicken thigh 32 mm, 220 C 25 min, deck oven"));
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Return);
+    ASSERT_TRUE(waitFor([&] {
+        return bench.window->isIdle() &&
+               bench.window->translatePage().reach().rows().rowCount() > 0;
+    }));
+    bench.window->translatePage().chooseTarget("deck");
+    ASSERT_TRUE(waitFor([&] { return bench.window->isIdle(); }));
+    click(window, "Cook this now");
+    ASSERT_TRUE(desk().isOn());
+    EXPECT_EQ(dish().cook.name, "Chicken thigh with skin");
+    // Defect 195: a bird that stays under its official minimum is said so while it cooks.
+    EXPECT_TRUE(
+        textOf(window, "What is wrong").contains(QStringLiteral("below the official 74 °C")))
+        << textOf(window, "What is wrong").toStdString();
+}
+
+// Defect 196: at 1000 x 700 the keys stood beyond the edge.
+TEST_F(CookWalk, Defect196NothingStandsBeyondTheEdgeOfASmallScreen) {
+    cookOn("deck");
+    bench.window->resize(1000, 700);
+    QTest::qWait(50);
+    for (const char* name : {"Note", "End the run", "Take the core", "It is done"}) {
+        auto* button = find<QPushButton>(window, name);
+        ASSERT_NE(button, nullptr);
+        const QPoint corner = button->mapTo(window, QPoint(button->width(), button->height()));
+        EXPECT_LE(corner.x(), 1000) << name;
+        EXPECT_LE(corner.y(), 700) << name;
+    }
+}
+
 } // namespace

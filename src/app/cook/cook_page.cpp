@@ -225,6 +225,11 @@ void CookPage::showDish() {
                       .arg(toQt(*dish.trouble, units));
     else if (dish.forecast)
         problem = toQt(words::probeWords(dish.forecast->probe, units));
+    const std::string below = words::minimumWords(
+        dish.cook.planned, dish.forecast ? dish.forecast->peak.kelvin : dish.cook.planned.peakK,
+        units);
+    if (!below.empty())
+        problem += (problem.isEmpty() ? QString() : QStringLiteral("\n")) + toQt(below);
     problem_->setText(problem);
     problem_->setVisible(!problem.isEmpty());
     plot_->show(
@@ -378,6 +383,7 @@ void CookPage::keyPressEvent(QKeyEvent* event) {
 
 void CookPage::resizeEvent(QResizeEvent* event) {
     QWidget::resizeEvent(event);
+    layKeys();
     if (desk_.isOn() && move_)
         showHeadline(*move_);
 }

@@ -44,6 +44,7 @@ class CookPage : public QWidget {
     QWidget* buildRun();
     QWidget* buildSide();
     QWidget* buildKeys();
+    void layKeys();
     void refresh();
     void showHeadline(const run::Move& move);
     void showDish();
@@ -75,6 +76,9 @@ class CookPage : public QWidget {
     CookPlot* plot_;
     LookPane* look_;
     QWidget* keys_ = nullptr;
+    QGridLayout* keyGrid_ = nullptr;
+    std::vector<QPushButton*> keyButtons_;
+    int keysAcross_ = 0;
 };
 
 } // namespace dynamet::app

@@ -13,7 +13,7 @@
 namespace dynamet::app {
 namespace {
 
-constexpr int kKeyHigh = look::kRunTarget, kBigHigh = 72, kSide = 392;
+constexpr int kKeyHigh = look::kRunTarget, kBigHigh = 72, kSide = 392, kNarrowSide = 300;
 
 } // namespace
 
@@ -109,7 +109,8 @@ QWidget* CookPage::buildRun() {
 
 QWidget* CookPage::buildSide() {
     auto* side = new QWidget;
-    side->setFixedWidth(kSide);
+    side->setMinimumWidth(kNarrowSide);
+    side->setMaximumWidth(kSide);
     auto* box = new QVBoxLayout(side);
     box->setContentsMargins(0, 0, 0, 0);
     auto* read = new QHBoxLayout;
@@ -156,21 +157,21 @@ QWidget* CookPage::buildKeys() {
     auto* box = new QVBoxLayout(keys_);
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(4);
-    auto* grid = new QGridLayout;
-    grid->setSpacing(4);
-    int at = 0;
+    keyGrid_ = new QGridLayout;
+    keyGrid_->setSpacing(4);
     for (const CookKey& key : kCookKeys) {
         auto* button = new QPushButton(QString::fromUtf8(key.words));
-        button->setMinimumHeight(kKeyHigh);
         button->setFocusPolicy(Qt::NoFocus);
         button->setAccessibleName(QString::fromUtf8(key.words).section(QStringLiteral("  "), 0, 0));
         connect(button, &QPushButton::clicked, this, [this, key] { logWith(key.what); });
-        grid->addWidget(button, 0, at++);
+        keyButtons_.push_back(button);
     }
-    box->addLayout(grid);
+    layKeys();
+    box->addLayout(keyGrid_);
     auto* last = new QHBoxLayout;
     done_->setObjectName(QStringLiteral("act"));
     done_->setMinimumHeight(kBigHigh);
+    done_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
     done_->setAccessibleName(QStringLiteral("It is done"));
     connect(done_, &QPushButton::clicked, this, &CookPage::makeMove);
     last->addWidget(done_, 2);
@@ -188,6 +189,24 @@ QWidget* CookPage::buildKeys() {
     last->addWidget(end);
     box->addLayout(last);
     return keys_;
+}
+
+/// Ten keys in one row; in two where the page is narrow.
+void CookPage::layKeys() {
+    constexpr int kNarrow = 1010, kLowKey = 48;
+    const bool narrow = width() < kNarrow;
+    const int across = narrow ? static_cast<int>(keyButtons_.size() + 1) / 2
+                              : static_cast<int>(keyButtons_.size());
+    if (across == keysAcross_)
+        return;
+    keysAcross_ = across;
+    int at = 0;
+    for (QPushButton* button : keyButtons_) {
+        keyGrid_->removeWidget(button);
+        button->setMinimumHeight(narrow ? kLowKey : kKeyHigh);
+        keyGrid_->addWidget(button, at / across, at % across);
+        ++at;
+    }
 }
 
 } // namespace dynamet::app

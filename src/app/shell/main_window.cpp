@@ -17,6 +17,7 @@
 #include <QInputDialog>
 #include <QScrollArea>
 #include <QTimer>
+#include <algorithm>
 
 namespace dynamet::app {
 namespace {
@@ -382,7 +383,12 @@ void MainWindow::cookRow(const translate::Target& target) {
     const auto planned = translate_->reach().row().planned(target);
     if (!planned)
         return notice(QStringLiteral("This row is not worked out yet."));
-    beginCooks(planned->recipe.name, {book::recordOf(*planned)}, {}, askTrial(planned->recipe.id));
+    // A line that is not kept as a recipe has its words for a name: the food's is shorter.
+    const auto& kept = document_.recipes();
+    const bool named = std::any_of(kept.begin(), kept.end(),
+                                   [&](const auto& one) { return one.id == planned->recipe.id; });
+    const std::string name = named ? planned->recipe.name : planned->recipe.piece.food.name;
+    beginCooks(name, {book::recordOf(*planned, name)}, {}, askTrial(planned->recipe.id));
 }
 
 void MainWindow::cookMenu() {
@@ -444,7 +450,8 @@ bool MainWindow::isIdle() const {
 
 /// A narrow window leaves the room to the page: the line-up becomes a rail.
 void MainWindow::fold() {
-    const int least = pages_->currentIndex() == translate ? kFoldTranslateBelow : kFoldBelow;
+    const bool wide = pages_->currentIndex() == translate || pages_->currentIndex() == cook;
+    const int least = wide ? kFoldTranslateBelow : kFoldBelow;
     lineUp_->setFolded(width() < least);
 }
 
