@@ -253,9 +253,14 @@ std::string actionWords(const run::Action& action, const run::PlannedCook& plann
                           action.pullK > 0 ? " at " + degrees(action.pullK, units) : std::string());
     std::string out = fmt::format("{}\n{}{} inside, {}", what, then, degrees(action.peakK, units),
                                   crustOf(action.darker));
-    if (!action.peakKept)
-        out += action.peakK > planned.recipe.goal.coreK ? "; over what was asked"
-                                                        : "; under what was asked";
+    if (!action.peakKept) {
+        const recipe::Goal& goal = planned.recipe.goal;
+        const bool over = action.peakK > goal.bandHighK;
+        const double by = over ? action.peakK - goal.bandHighK : goal.bandLowK - action.peakK;
+        out += fmt::format("; {} {} what was asked",
+                           printDifference(KelvinDelta{by}, units.temperature()),
+                           over ? "over" : "under");
+    }
     return out;
 }
 

@@ -2,6 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include "run/roast.h"
+#include "words/cook_words.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
@@ -80,6 +81,23 @@ TEST(Forecast, ADoorThatStoodOpenIsPartOfTheCourse) {
     const auto open = forecastOf(question);
     ASSERT_TRUE(shut && open);
     EXPECT_GT(open->pull.s, shut->pull.s + 20);
+}
+
+// An oven that is not hot enough never brings it there: said so, not drawn on as a line.
+TEST(Forecast, APlateauThatNeverEndsIsNoTime) {
+    const Roast roast;
+    Question question = roast.question();
+    const auto* still = findAppliance(question.request.kitchen, "still");
+    question.planned.recipe.last().place.setting =
+        *kitchen::parseSetting(still->controls, "oven=80C");
+    question.planned.pullK = C(92);
+    const auto forecast = forecastOf(question);
+    ASSERT_TRUE(forecast) << forecast.error().message;
+    EXPECT_FALSE(std::isfinite(forecast->pull.s));
+    EXPECT_GT(forecast->neverShare, 0.5);
+    const auto lines = words::forecastLines(*forecast, question.planned, 0, {});
+    ASSERT_FALSE(lines.empty());
+    EXPECT_NE(lines[0].find("does not come there"), std::string::npos) << lines[0];
 }
 
 } // namespace

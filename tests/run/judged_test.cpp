@@ -3,6 +3,7 @@
 
 #include "run/judged.h"
 #include "run/roast.h"
+#include "words/learned_words.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
@@ -86,6 +87,54 @@ TEST(Told, NothingReadOrReadTooEarlyTellsNothing) {
     EXPECT_EQ(toldBy(question, "a").error().code, Errc::notFound);
     question.entries.insert(question.entries.begin() + 1, {3, 4, What::reading, C(21), ""});
     EXPECT_EQ(toldBy(question, "a").error().code, Errc::refused);
+}
+
+/// A cook of a food on an oven that took longer by a share.
+evidence::Observation slowOn(const std::string& id, const std::string& food,
+                             const std::string& oven, double ln) {
+    evidence::Observation out;
+    out.id = "cook:" + id;
+    out.effects = {{"food:" + food, 0.05, "how this food conducts"},
+                   {"field:" + oven + ":0.0", -0.03, "air temperature"},
+                   {"cook:" + id, 0.03, "one cook and another"}};
+    out.lnDifference = ln;
+    out.u = 0.02;
+    return out;
+}
+
+// Where two foods are slow on one oven and not elsewhere, the oven is named; where one food is slow
+// on two ovens, the food (evidence.md, 6).
+TEST(Told, TheLikelierCulpritIsNamed) {
+    const auto said = [](std::vector<evidence::Observation> all) {
+        std::string out;
+        for (const std::string& line : words::blameLines(evidence::Belief({}, std::move(all))))
+            out += line;
+        return out;
+    };
+    std::vector<evidence::Observation> oven, food;
+    for (int i = 0; i < 3; ++i) {
+        const std::string n = std::to_string(i);
+        oven.push_back(slowOn("a" + n, "pork-loin", "Old oven", 0.15));
+        oven.push_back(slowOn("b" + n, "celeriac", "Old oven", 0.15));
+        oven.push_back(slowOn("c" + n, "pork-loin", "New oven", 0));
+        oven.push_back(slowOn("d" + n, "celeriac", "New oven", 0));
+        food.push_back(slowOn("a" + n, "pork-loin", "Old oven", 0.25));
+        food.push_back(slowOn("b" + n, "celeriac", "Old oven", 0));
+        food.push_back(slowOn("c" + n, "pork-loin", "New oven", 0.25));
+        food.push_back(slowOn("d" + n, "celeriac", "New oven", 0));
+    }
+    EXPECT_NE(said(oven).find("appliance Old oven is likely off"), std::string::npos) << said(oven);
+    EXPECT_NE(said(food).find("food Pork loin is likely off"), std::string::npos) << said(food);
+    EXPECT_EQ(said({slowOn("a", "pork-loin", "Old oven", 0)}), "");
+}
+
+TEST(Told, WhatOneCookMovedIsShown) {
+    const evidence::Belief belief(
+        {}, {slowOn("a", "pork-loin", "Old oven", 0.2), slowOn("b", "pork-loin", "Old oven", 0.2)});
+    const auto lines = words::changedLines(belief, "a");
+    ASSERT_FALSE(lines.empty());
+    EXPECT_NE(lines[0].find("without it"), std::string::npos);
+    EXPECT_TRUE(words::changedLines(belief, "not there").empty());
 }
 
 } // namespace
