@@ -4,6 +4,7 @@
 // Beside the cook by hand: a row is cooked with keys, slips, is taken up after the program was
 // closed, judged, learned from, compared and found again; a menu with several dishes.
 #include "app/hands.h"
+#include "app/sim_kitchen.h"
 
 #include <QListWidget>
 #include <QTableWidget>
@@ -275,6 +276,44 @@ TEST_F(CookWalk, ADishIsCookedForATrial) {
     EXPECT_EQ(desk().run()->trialId, made->id);
 }
 
+// A piece in the simulated kitchen, its probe on a line: readings are in the book as they come.
+TEST_F(CookWalk, AProbeOnTheLineIsReadIntoTheBook) {
+    SimKitchen kitchen(3, 1);
+    kitchen.say(QStringLiteral("set oven dial 180"));
+    kitchen.say(QStringLiteral("put oven piece"));
+    kitchen.say(QStringLiteral("plug thermometer 1 oven core"));
+    cookOn("deck");
+    LineDesk& lines = bench.window->ratePage().desk();
+    KnownLine line;
+    line.connection.path = kitchen.port("thermometer");
+    lines.add(line, LineDesk::Keep::thisTime);
+    ASSERT_TRUE(waitFor([&] { return !lines.channels().empty(); }, 20000));
+    key(Qt::Key_Return);
+    bench.press(Qt::Key_4, Qt::ControlModifier);
+    auto* probe = find<QComboBox>(window, "Probe in the core");
+    ASSERT_GT(probe->count(), 1);
+    probe->setCurrentIndex(1);
+    emit probe->activated(1);
+    ASSERT_TRUE(dish().probe);
+    ASSERT_TRUE(waitFor(
+        [&] {
+            bench.aheadMs += 50; // the book's clock goes on
+            return dish().readings.size() >= 3;
+        },
+        20000));
+    EXPECT_NEAR(dish().readings.back().kelvin, 273.15 + 6, 10);
+    const std::string id = dish().cook.id;
+    EXPECT_TRUE(
+        waitFor([&] { return loadReadings(bench.document.book(), id).value().size() >= 3; }, 5000));
+    kitchen.stop();
+    later(3); // and then nothing: the cook is told, the forecast goes on
+    desk().refresh(0);
+    ASSERT_TRUE(waitFor([&] { return desk().isIdle() && dish().forecast; }));
+    EXPECT_EQ(dish().forecast->probe, dynamet::run::ProbeState::lost);
+    QApplication::processEvents();
+    EXPECT_TRUE(textOf(window, "What is wrong").contains(QStringLiteral("says nothing any more")));
+}
+
 // A quick line that is not a recipe of the book has the food's name, in letters for two metres.
 TEST_F(CookWalk, Defect194AQuickLineIsCalledByItsFood) {
     bench.press(Qt::Key_2, Qt::ControlModifier);
@@ -299,14 +338,15 @@ TEST_F(CookWalk, Defect194AQuickLineIsCalledByItsFood) {
 TEST_F(CookWalk, Defect196NothingStandsBeyondTheEdgeOfASmallScreen) {
     cookOn("deck");
     bench.window->resize(1000, 700);
-    QTest::qWait(50);
-    for (const char* name : {"Note", "End the run", "Take the core", "It is done"}) {
+    const auto fits = [&](const char* name) {
         auto* button = find<QPushButton>(window, name);
-        ASSERT_NE(button, nullptr);
+        if (!button)
+            return false;
         const QPoint corner = button->mapTo(window, QPoint(button->width(), button->height()));
-        EXPECT_LE(corner.x(), 1000) << name;
-        EXPECT_LE(corner.y(), 700) << name;
-    }
+        return corner.x() <= 1000 && corner.y() <= 700;
+    };
+    for (const char* name : {"Note", "End the run", "Take the core", "It is done"})
+        EXPECT_TRUE(waitFor([&] { return fits(name); }, 5000)) << name;
 }
 
 } // namespace

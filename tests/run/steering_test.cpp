@@ -139,6 +139,29 @@ TEST(Course, SeveralStagesGoAsTheyWent) {
     EXPECT_NEAR(passage->pullS, 2520, 1);
 }
 
+// What is noted becomes part of the course: a door, another heat, foil, a break off the heat.
+TEST(Course, WhatHandsDidIsCooked) {
+    const Roast roast;
+    Question question = roast.question();
+    const auto pulls = [&](const std::vector<Entry>& more) {
+        auto entries = question.entries;
+        entries.insert(entries.end(), more.begin(), more.end());
+        const auto course = courseOf(question.request, question.planned, entries, 1500);
+        EXPECT_TRUE(course) << course.error().message;
+        return pass(question.planned.recipe.piece, *course, kForecastEffort,
+                    cook::tablesFor(question.planned.recipe.piece.food, 101325))
+            ->pullS;
+    };
+    const double plain = pulls({});
+    EXPECT_GT(pulls({{2, 600, What::opened, 0, ""}, {3, 900, What::shut, 0, ""}}), plain + 10);
+    EXPECT_GT(pulls({{2, 600, What::paused, 0, ""}, {3, 900, What::resumed, 0, ""}}), plain + 60);
+    EXPECT_LT(pulls({{2, 600, What::setTo, 0, "oven=230C"}}), plain - 60);
+    EXPECT_GT(pulls({{2, 600, What::setTo, 0, "oven=130C"}}), plain + 60);
+    EXPECT_NEAR(pulls({{2, 600, What::note, 0, "smells good"}, {3, 700, What::coals, 6, ""}}),
+                plain, 1);
+    EXPECT_NEAR(pulls({{2, 600, What::setTo, 0, "no such setting"}}), plain, 1);
+}
+
 TEST(PlannedCook, ComesBackFromItsText) {
     const Roast roast;
     const PlannedCook planned = roast.question().planned;

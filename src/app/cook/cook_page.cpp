@@ -80,9 +80,19 @@ CookPage::CookPage(Document& document, LineDesk& lines, QWidget* parent)
 
 void CookPage::activate() {
     lines_.openKnown();
+    takeKnownProbe();
     fillProbes();
     refresh();
     setFocus();
+}
+
+/// A single dish finds the probe again that was in a core before.
+void CookPage::takeKnownProbe() {
+    if (!desk_.isOn() || desk_.dishes().size() != 1 || desk_.dishes().front().probe)
+        return;
+    for (const LineDesk::Channel& channel : lines_.channels())
+        if (channel.role == "core")
+            return desk_.setProbe(0, channel.id);
 }
 
 void CookPage::choose(std::size_t dish) {

@@ -49,6 +49,7 @@ class CookPage : public QWidget {
     void showHeadline(const run::Move& move);
     void showDish();
     void fillStrip();
+    void takeKnownProbe();
     void fillProbes();
     void ringFor(const run::Move& move);
     void log(run::What what, double value = 0, const std::string& words = {});

@@ -193,8 +193,8 @@ QWidget* CookPage::buildKeys() {
 
 /// Ten keys in one row; in two where the page is narrow.
 void CookPage::layKeys() {
-    constexpr int kNarrow = 1010, kLowKey = 48;
-    const bool narrow = width() < kNarrow;
+    constexpr int kWide = 1280, kLowKey = 48;
+    const bool narrow = window()->width() < kWide; // its own width waits for the keys
     const int across = narrow ? static_cast<int>(keyButtons_.size() + 1) / 2
                               : static_cast<int>(keyButtons_.size());
     if (across == keysAcross_)
