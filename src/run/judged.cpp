@@ -163,12 +163,8 @@ Result<Told> toldBy(const Question& asked, const std::string& cookId, const std:
         return tl::unexpected(course.error());
     Course open = *course; // it goes on until that core, however long that takes
     open.pulled = false;
-    cook::Stage& last =
-        open.programme.stages[std::min(course->stage, course->programme.stages.size() - 1)];
-    open.programme.stages.resize(std::min(course->stage, course->programme.stages.size() - 1) + 1);
-    open.programme.last() = last;
+    open.programme.stages.resize(course->stage + 1);
     open.programme.last().written.end = {};
-    open.stage = open.programme.stages.size() - 1;
     open.pullK = read->kelvin + 3;
     open.nowS = 0;
     open.begun = false;
@@ -214,7 +210,6 @@ Result<Told> toldBy(const Question& asked, const std::string& cookId, const std:
     out.observation.lnDifference = std::log(out.tookS / out.expectedS);
     // A core that is read to 0.7 K, and what a hurried hand writes a minute late.
     constexpr double kReadK = 0.7, kLateS = 30;
-    Question plain = question;
     const double later = [&] {
         Course moved = open;
         const auto passage = pass(piece, moved, kForecastEffort, tables(piece));
