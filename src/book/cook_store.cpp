@@ -156,6 +156,18 @@ Result<void> addReadings(Book& book, const std::string& cookId,
     });
 }
 
+Result<void> planAgain(Book& book, const CookRecord& cook, const kitchen::Kitchen& kitchen) {
+    return inTransaction(book, [&](Database& db) {
+        updateRow(db, "cook", cook.id,
+                  {{"starts_s", cook.startsS},
+                   {"serve_s", cellOf(cook.serveS)},
+                   {"person", cook.person},
+                   {"appliance_id", cook.applianceId},
+                   {"planned_json", plannedJson(cook.planned, kitchen)}});
+        logCook(db, cook.id);
+    });
+}
+
 Result<void> moveStart(Book& book, const std::string& cookId, double startsS,
                        std::optional<double> serveS) {
     return inTransaction(book, [&](Database& db) {

@@ -45,6 +45,8 @@ Result<std::int64_t> addEntry(Book& book, const std::string& cookId, const run::
 /// What a probe read, s from food in; a moment that is there already stays.
 Result<void> addReadings(Book& book, const std::string& cookId,
                          const std::vector<run::CoreReading>& readings);
+/// A dish that is not begun is cooked as a plan that was solved again says.
+Result<void> planAgain(Book& book, const CookRecord& cook, const kitchen::Kitchen& kitchen);
 /// A dish that slipped begins later.
 Result<void> moveStart(Book& book, const std::string& cookId, double startsS,
                        std::optional<double> serveS);

@@ -2,6 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include "book/kitchen_store.h"
+#include "kitchen/ageing.h"
 
 #include "book/kitchen_rows.h"
 #include "book/rated_numbers.h"
@@ -32,6 +33,11 @@ Result<kitchen::Kitchen> loadKitchen(Book& book) {
             out.rated[appliance.id] = loadNewestNumbers(db, appliance);
         return out;
     });
+}
+
+Result<kitchen::Kitchen> loadKitchenAt(Book& book, std::int64_t utcMs) {
+    auto kitchen = loadKitchen(book);
+    return kitchen ? kitchen::aged(std::move(*kitchen), utcMs) : kitchen;
 }
 
 Result<kitchen::Kitchen> loadRetired(Book& book) {

@@ -36,6 +36,8 @@ Result<void> withdrawCalibration(Book& book, const std::string& id, std::optiona
 
 /// Everything that is not withdrawn, with the newest rated numbers of every place, oldest first.
 Result<kitchen::Kitchen> loadKitchen(Book& book);
+/// The same as it is believed at a moment: ratings grow less certain with age (`kitchen::aged`).
+Result<kitchen::Kitchen> loadKitchenAt(Book& book, std::int64_t utcMs);
 /// What was retired, without rated numbers.
 Result<kitchen::Kitchen> loadRetired(Book& book);
 

@@ -9,14 +9,11 @@
 #include <nlohmann/json.hpp>
 
 namespace dynamet::cli {
-namespace {
 
 book::When now() {
     const auto t = std::chrono::system_clock::now().time_since_epoch();
     return {std::chrono::duration_cast<std::chrono::milliseconds>(t).count(), 0};
 }
-
-} // namespace
 
 Result<Answer> checkBook(const std::string& path) {
     auto book = book::Book::openForReading(path);

@@ -16,7 +16,7 @@ namespace dynamet::cli {
 
 Result<kitchen::Kitchen> kitchenOf(const std::string& bookPath) {
     auto book = book::Book::openForReading(bookPath);
-    return book ? loadKitchen(*book) : tl::unexpected(book.error());
+    return book ? loadKitchenAt(*book, now().utcMs) : tl::unexpected(book.error());
 }
 
 Result<Answer> field(const FieldOptions& options) {

@@ -28,7 +28,7 @@ Result<Asked> askedOf(const PlanOptions& options) {
     if (!book)
         return tl::unexpected(book.error());
     Asked out;
-    auto kitchen = loadKitchen(*book);
+    auto kitchen = loadKitchenAt(*book, now().utcMs);
     if (!kitchen)
         return tl::unexpected(kitchen.error());
     out.kitchen = std::move(*kitchen);
@@ -64,9 +64,10 @@ Result<Asked> askedOf(const PlanOptions& options) {
                     fmt::format("nothing is begun before {}, and it is served at {}",
                                 plan::clockText(*out.menu.notBeforeMin),
                                 plan::clockText(out.menu.serveMin)));
-    out.requests = book::requestsOf(out.menu, *recipes, out.kitchen,
-                                    loadChoicesAndLearned(*book, out.kitchen).value_or(book::Choices{}),
-                                    Units{options.fahrenheit, options.fahrenheit});
+    out.requests =
+        book::requestsOf(out.menu, *recipes, out.kitchen,
+                         loadChoicesAndLearned(*book, out.kitchen).value_or(book::Choices{}),
+                         Units{options.fahrenheit, options.fahrenheit});
     for (const auto& request : out.requests)
         out.names.push_back(request ? request->recipe.name : "a recipe that is gone");
     return out;

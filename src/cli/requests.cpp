@@ -51,7 +51,7 @@ Result<translate::Request> requestFor(const TranslateOptions& options) {
     auto book = book::Book::openForReading(options.book);
     if (!book)
         return tl::unexpected(book.error());
-    auto kitchen = loadKitchen(*book);
+    auto kitchen = loadKitchenAt(*book, now().utcMs);
     if (!kitchen)
         return tl::unexpected(kitchen.error());
     auto recipes = loadRecipes(*book, *kitchen);

@@ -62,7 +62,7 @@ Result<Answer> nextBest(const TranslateOptions& options) {
     auto book = book::Book::openForReading(options.book);
     if (!book)
         return tl::unexpected(book.error());
-    const auto kitchen = loadKitchen(*book);
+    const auto kitchen = loadKitchenAt(*book, now().utcMs);
     if (!kitchen)
         return tl::unexpected(kitchen.error());
     const auto recipes = loadRecipes(*book, *kitchen);
@@ -182,7 +182,7 @@ Result<Answer> rewrite(const RewriteOptions& options) {
     auto book = book::Book::openForReading(options.book);
     if (!book)
         return tl::unexpected(book.error());
-    auto kitchen = loadKitchen(*book);
+    auto kitchen = loadKitchenAt(*book, now().utcMs);
     if (!kitchen)
         return tl::unexpected(kitchen.error());
     const auto source = sourceAt(options.text);

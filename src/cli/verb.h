@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "book/book.h"
 #include "kitchen/kitchen.h"
 #include "quantity/result.h"
 
@@ -60,7 +61,9 @@ struct NewBookOptions {
     double altitude = 0;
 };
 
-/// The kitchen of a book, which is only read.
+/// This moment, UTC.
+book::When now();
+/// The kitchen of a book, which is only read, as it is believed today.
 Result<kitchen::Kitchen> kitchenOf(const std::string& bookPath);
 
 // One verb each; docs/formats.md says what they take and give.

@@ -75,8 +75,9 @@ Belief withJump(const Belief& belief, const Suspect& suspect) {
     return {belief.blocks(), std::move(all)};
 }
 
-double agedVariance(double u, double months, double step) {
-    return u * u + std::max(0.0, months) * step * step;
+double movedSince(double months) {
+    constexpr double kStays = 0.98;
+    return 1 - std::pow(kStays, std::max(1.0, months));
 }
 
 } // namespace dynamet::evidence

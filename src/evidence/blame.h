@@ -24,7 +24,8 @@ std::vector<double> oddsOf(const Belief& belief, const std::vector<Suspect>& sus
 Belief withJump(const Belief& belief, const Suspect& suspect);
 std::string jumpOf(const Suspect& suspect);
 
-/// What age adds to the variance of a rated number: (0.5 K or 0.5 %)² a month (from memory).
-double agedVariance(double u, double months, double step);
+/// The chance that an appliance has moved by more than it drifts, so many months after it was
+/// rated: 2 % of months (from memory), never less than one month's.
+double movedSince(double months);
 
 } // namespace dynamet::evidence

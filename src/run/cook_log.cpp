@@ -10,10 +10,11 @@
 namespace dynamet::run {
 namespace {
 
-constexpr std::array<const char*, 24> kWords = {
-    "food_in", "stage_on", "stage_left", "reading", "turned",     "opened", "shut",    "moved",
-    "set_to",  "coals",    "basted",     "covered", "uncovered",  "paused", "resumed", "pulled",
-    "served",  "saw",      "weighed",    "note",    "taken_back", "lasts",  "pull_at", "probe_out"};
+constexpr std::array<const char*, 25> kWords = {
+    "food_in", "stage_on", "stage_left", "reading", "turned",  "opened",    "shut",
+    "moved",   "set_to",   "coals",      "basted",  "covered", "uncovered", "paused",
+    "resumed", "pulled",   "served",     "saw",     "weighed", "note",      "taken_back",
+    "lasts",   "pull_at",  "probe_out",  "left_out"};
 
 } // namespace
 

@@ -20,7 +20,7 @@ enum class What {
     shut,
     moved, ///< to another zone, `words`
     setTo, ///< to another setting, as the kitchen's controls write it in `words`
-    coals, ///< so many added
+    coals, ///< so many lit ones added; taken away where negative; 0 = the fire is fed
     basted,
     covered, ///< `words` is the cover
     uncovered,
@@ -34,7 +34,8 @@ enum class What {
     takenBack, ///< the entry whose number is `value` counts no more
     lasts,     ///< the last stage takes so long, s in `value`
     pullAt,    ///< the last stage is left at this core instead, K in `value`
-    probeOut   ///< from here on the probe is not to be trusted; `value` 1 = it is again
+    probeOut,  ///< from here on the probe is not to be trusted; `value` 1 = it is again
+    leftOut    ///< stages after the first `value` are not cooked
 };
 const char* enumName(What what);
 std::optional<What> whatOf(const std::string& word);

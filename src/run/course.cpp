@@ -3,6 +3,7 @@
 
 #include "run/course.h"
 
+#include "kitchen/coals_added.h"
 #include "kitchen/open_lid.h"
 #include "recipe/recipe_json.h"
 #include "translate/programmes.h"
@@ -38,7 +39,7 @@ class StageSteps {
     StageSteps(const translate::Request& request, recipe::Stage& stage, double beganS,
                double untilS)
         : kitchen_(request.kitchen), stage_(stage), beganS_(beganS), untilS_(untilS),
-          on_(findAppliance(kitchen_, stage.place.applianceId)) {}
+          on_(findAppliance(kitchen_, stage.place.applianceId)), set_(stage.place.setting) {}
 
     void take(const Entry& entry) {
         const double at = entry.atS - beganS_;
@@ -62,7 +63,13 @@ class StageSteps {
         case What::setTo:
             if (on_)
                 if (const auto setting = kitchen::parseSetting(on_->controls, entry.words))
-                    add(Move::setTo, at).setting = *setting;
+                    setTo(at, *setting);
+            break;
+        case What::coals:
+            if (on_)
+                setTo(at, withCoalsAdded(*on_, set_, at - setAtS_,
+                                         static_cast<int>(std::lround(entry.value)),
+                                         placeOf(kitchen_, *on_, stage_.place.zone).site));
             break;
         case What::basted:
             add(Move::baste, at).forS = kBastesS;
@@ -97,6 +104,11 @@ class StageSteps {
         stage_.handling.steps.push_back({move, std::max(0.1, at)});
         return stage_.handling.steps.back();
     }
+    void setTo(double at, const kitchen::Setting& setting) {
+        add(Move::setTo, at).setting = setting;
+        set_ = setting;
+        setAtS_ = at;
+    }
     void open(double at, double forS) {
         const bool lid = on_ && kitchen::hasLid(on_->kind);
         recipe::Step& step = add(lid ? Move::openLid : Move::openDoor, at);
@@ -115,6 +127,8 @@ class StageSteps {
     recipe::Stage& stage_;
     double beganS_, untilS_;
     const kitchen::Appliance* on_;
+    kitchen::Setting set_; ///< as it is now, and since when
+    double setAtS_ = 0;
     bool handTurned_ = false;
     std::optional<std::ptrdiff_t> openAt_, awayAt_;
 };
@@ -235,6 +249,23 @@ Result<PlannedCook> readPlanned(const std::string& text, const kitchen::Kitchen&
 }
 
 PlannedCook asChanged(PlannedCook planned, const std::vector<Entry>& entries) {
+    auto& stages = planned.recipe.stages;
+    const Standing stands = standingOf(entries);
+    const auto endAfter = [&](std::size_t kept) {
+        if (kept == 0 || kept >= stages.size())
+            return;
+        stages.resize(kept);
+        planned.watched = kept - 1;
+        if (stages.back().end.coreK) { // from now on it is the goal's
+            planned.pullK = *stages.back().end.coreK;
+            stages.back().end = {};
+        }
+    };
+    for (const Entry& entry : entries)
+        if (entry.what == What::leftOut)
+            endAfter(static_cast<std::size_t>(std::max(0.0, entry.value)));
+    if (stands.pulled) // out of the heat: what was to come does not
+        endAfter(stands.stage + 1);
     for (const Entry& entry : entries)
         if (entry.what == What::lasts && entry.value > 0)
             planned.recipe.last().end = {entry.value, std::nullopt};

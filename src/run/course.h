@@ -27,7 +27,7 @@ PlannedCook plannedOf(const translate::Prepared& prepared, const translate::Row&
 std::string plannedJson(const PlannedCook& planned, const kitchen::Kitchen& kitchen);
 Result<PlannedCook> readPlanned(const std::string& json, const kitchen::Kitchen& kitchen);
 
-/// The plan as the cook has changed it meanwhile: a last stage that was shortened.
+/// The plan as the cook has changed it meanwhile: a last stage that was shortened or is left out.
 PlannedCook asChanged(PlannedCook planned, const std::vector<Entry>& entries);
 
 /// The stages as they have gone so far, and as planned from now on: ends, turns, opened doors,

@@ -4,8 +4,45 @@
 #include "run/from_plan.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace dynamet::run {
+
+MenuNow menuNow(const plan::Menu& menu, const std::vector<CookNow>& cooks, double nowS,
+                double nowMin, double laterS) {
+    constexpr double kMinute = 60;
+    MenuNow out;
+    out.menu = menu;
+    out.menu.dishes.clear();
+    out.menu.notBeforeMin = static_cast<int>(std::floor(nowMin));
+    out.menu.serveMin += static_cast<int>(std::ceil(laterS / kMinute));
+    std::vector<bool> taken(cooks.size(), false);
+    for (plan::MenuDish dish : menu.dishes) {
+        std::size_t at = 0;
+        while (at < cooks.size() && (taken[at] || cooks[at].recipeId != dish.recipeId))
+            ++at;
+        if (at == cooks.size())
+            continue;
+        taken[at] = true;
+        const CookNow& cook = cooks[at];
+        if (cook.stands.served)
+            continue;
+        dish.beginsS.reset();
+        plan::Underway one;
+        one.begun = cook.stands.begun;
+        one.applianceId = cook.applianceId;
+        if (cook.stands.begun) {
+            one.leftS = cook.stands.pulled ? 0 : std::max(0.0, cook.pullS - nowS);
+            one.restedS = cook.stands.pulled ? nowS - cook.stands.pulledS : 0;
+            if (!cook.stands.pulled)
+                out.menu.on.push_back({cook.applianceId, cook.setting});
+        }
+        out.menu.dishes.push_back(std::move(dish));
+        out.underway.push_back(one);
+        out.cookOf.push_back(at);
+    }
+    return out;
+}
 
 std::vector<PlannedDish> dishesOf(const plan::MenuProblem& menu, const plan::MenuPlan& made,
                                   double nowMin) {

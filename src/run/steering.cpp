@@ -3,6 +3,7 @@
 
 #include "run/steering.h"
 
+#include "kitchen/coals_added.h"
 #include "kitchen/knobs.h"
 #include "kitchen/open_lid.h"
 #include "run/unknowns.h"
@@ -49,9 +50,10 @@ constexpr double kCoolS = 300;
 struct Idea {
     Act act;
     std::vector<Entry> entries;
-    std::optional<kitchen::Setting> setting;
-    std::string zone;
+    std::optional<kitchen::Setting> setting = {};
+    std::string zone = {};
     double forS = 0;
+    int count = 0;
 };
 
 class Ideas {
@@ -68,9 +70,13 @@ class Ideas {
         const bool last = course_.stage + 1 == course_.programme.stages.size();
         if (last)
             add(Act::pullNow, {entry(What::pulled)});
+        else
+            add(Act::giveUpCrust, {entry(What::leftOut, static_cast<double>(course_.stage + 1))});
+        const bool calm = seen != Seen::smoke && seen != Seen::flare;
         heat(-1, Act::lower);
-        if (seen != Seen::smoke && seen != Seen::flare)
+        if (calm)
             heat(1, Act::higher);
+        coals(calm);
         if (kitchen::hasLid(on_->kind)) {
             add(Act::openLid, {entry(What::opened)});
             add(Act::closeLid, {entry(What::shut)});
@@ -81,7 +87,9 @@ class Ideas {
                 out_.back().zone = zone.name;
             }
         const bool air = groupOf(on_->kind) == HeatGroup::air;
-        if (air)
+        if (isCovered())
+            add(Act::uncover, {entry(What::uncovered)});
+        else if (air)
             add(Act::cover, {entry(What::covered, 0, "foil")});
         if (isHob(on_->kind) || on_->kind == ApplianceKind::griddle)
             add(Act::turn, {entry(What::turned)});
@@ -99,13 +107,53 @@ class Ideas {
         return {0, question_.nowS, what, value, std::move(words)};
     }
     void add(Act act, std::vector<Entry> entries = {}) {
-        out_.push_back({act, std::move(entries), {}, {}, 0});
+        out_.push_back({act, std::move(entries)});
+    }
+    const recipe::Stage& written() const { return course_.programme.stages[course_.stage].written; }
+    bool isCovered() const {
+        bool out = written().handling.cover != recipe::Cover::none;
+        for (const recipe::Step& step : written().handling.steps)
+            if (step.atS <= stageS() &&
+                (step.move == recipe::Move::cover || step.move == recipe::Move::uncover))
+                out = step.move == recipe::Move::cover;
+        return out;
+    }
+    /// Since this stage began.
+    double stageS() const { return question_.nowS - standingOf(question_.entries).stageBeganS; }
+    /// Coals that are counted: what burnt down is added, a fifth is taken away; another fire is fed
+    /// where it is known to burn down.
+    void coals(bool calm) {
+        kitchen::Setting now = place_.setting;
+        double sinceS = 0;
+        for (const recipe::Step& step : written().handling.steps)
+            if (step.move == recipe::Move::setTo && step.setting && step.atS <= stageS()) {
+                now = *step.setting;
+                sinceS = step.atS;
+            }
+        const int lie = coalsIn(*on_, now);
+        if (lie == 0) {
+            const auto& field = course_.programme.stages[course_.stage].field;
+            if (calm && groupOf(on_->kind) == HeatGroup::coalsAndFlame && !field.curves.empty())
+                add(Act::addCoals, {entry(What::coals)});
+            return;
+        }
+        constexpr int kFew = 2, kFifth = 5;
+        const auto& site = course_.programme.stages[course_.stage].site;
+        const int some = std::max(kFew, lie / kFifth);
+        if (calm) {
+            const int more = std::max(some, coalsBurnt(*on_, now, stageS() - sinceS, site));
+            add(Act::addCoals, {entry(What::coals, more)});
+            out_.back().count = more;
+        }
+        add(Act::takeCoals, {entry(What::coals, -some)});
+        out_.back().count = some;
     }
     /// The first knob a notch down or up: 20 K of a dial in degrees, else one mark.
     void heat(int way, Act act) {
         for (const kitchen::Knob& knob : knobsOf(on_->controls, place_.setting)) {
             const auto kind = on_->controls[knob.control].kind;
-            if (kind == kitchen::ControlKind::lid || kind == kitchen::ControlKind::preheat)
+            if (kind == kitchen::ControlKind::lid || kind == kitchen::ControlKind::preheat ||
+                kind == kitchen::ControlKind::coals)
                 continue;
             const bool degrees = kind == kitchen::ControlKind::thermostat;
             const double notch =
@@ -206,8 +254,9 @@ std::optional<Seen> seenOf(const std::string& word) {
 
 const char* enumName(Act act) {
     static constexpr const char* kNames[] = {
-        "go_on",   "pull_now", "turn",    "lower",      "higher",       "open_lid",     "close_lid",
-        "to_zone", "cover",    "uncover", "cool_first", "shorter_next", "give_up_crust"};
+        "go_on",      "pull_now",     "turn",          "lower",     "higher",
+        "open_lid",   "close_lid",    "to_zone",       "cover",     "uncover",
+        "cool_first", "shorter_next", "give_up_crust", "add_coals", "take_coals"};
     return kNames[static_cast<std::size_t>(act)];
 }
 
@@ -261,6 +310,7 @@ Result<std::vector<Action>> actionsFor(const Question& question, const Forecast&
         one.setting = idea.setting;
         one.zone = idea.zone;
         one.forS = idea.forS;
+        one.count = idea.count;
         if (pullK > 0 && std::abs(pullK - course->pullK) > kOtherK)
             one.entries.push_back({0, question.nowS, What::pullAt, pullK, ""});
         one.pullS = passage.pullS;
@@ -298,7 +348,8 @@ Result<std::vector<Action>> actionsFor(const Question& question, const Forecast&
                       {{0, question.nowS, What::lasts, *lastS, ""}},
                       {},
                       {},
-                      *lastS},
+                      *lastS,
+                      0},
                      *passage, 0);
     if (out.empty())
         return fail(Errc::refused, "nothing could be simulated from here");

@@ -38,7 +38,9 @@ enum class Act {
     uncover,
     coolFirst,   ///< off the heat for a while, then back
     shorterNext, ///< the next stages are shortened so that the peak is what was asked
-    giveUpCrust  ///< pulled at its core, whatever its crust is by then
+    giveUpCrust, ///< the last heat is left out: pulled at its core, whatever its crust is by then
+    addCoals,    ///< so many lit ones, `count`; 0 = the fire is fed
+    takeCoals    ///< away, `count` of them
 };
 const char* enumName(Act act);
 
@@ -48,6 +50,7 @@ struct Action {
     std::vector<Entry> entries; ///< what is logged when it is taken; numbers come later
     std::optional<kitchen::Setting> setting;
     std::string zone;
+    int count = 0;                ///< of coals
     double forS = 0;              ///< off the heat; or the next stage's new length
     double pullS = 0;             ///< from food in; infinite: it does not get there
     double lowS = 0, highS = 0;   ///< by the forecast's own share

@@ -241,7 +241,14 @@ std::string actionWords(const run::Action& action, const run::PlannedCook& plann
         what = fmt::format("The last heat only {}", minutesOf(action.forS));
         break;
     case Act::giveUpCrust:
-        what = "Give up the crust";
+        what = "Leave the last heat out, give up its crust";
+        break;
+    case Act::addCoals:
+        what = action.count > 0 ? fmt::format("Add {} lit coals", action.count)
+                                : std::string("Feed the fire as it was");
+        break;
+    case Act::takeCoals:
+        what = fmt::format("Take {} coals away", action.count);
         break;
     }
     if (action.act != Act::pullNow && !std::isfinite(action.pullS))
@@ -289,8 +296,9 @@ std::string entryWords(const run::Entry& entry, const RunClock& clock,
         case What::setTo:
             return "set to " + entry.words;
         case What::coals:
-            return entry.value > 0 ? fmt::format("{} coals added", std::lround(entry.value))
-                                   : "coals added";
+            return entry.value == 0 ? std::string("fire fed")
+                                    : fmt::format("{} coals {}", std::lround(std::abs(entry.value)),
+                                                  entry.value > 0 ? "added" : "taken away");
         case What::basted:
             return "basted";
         case What::covered:
@@ -315,6 +323,8 @@ std::string entryWords(const run::Entry& entry, const RunClock& clock,
             return entry.words;
         case What::lasts:
             return fmt::format("the last heat only {}", minutesOf(entry.value));
+        case What::leftOut:
+            return "the last heat is left out";
         case What::pullAt:
             return fmt::format("pull at {}", degrees(entry.value, units));
         case What::takenBack:

@@ -4,6 +4,7 @@
 #include "words/learned_words.h"
 
 #include "evidence/blame.h"
+#include "kitchen/ageing.h"
 #include "quantity/parse_duration.h"
 #include "quantity/print.h"
 
@@ -96,7 +97,21 @@ std::vector<std::string> changedLines(const evidence::Belief& belief, const std:
     return out;
 }
 
-std::vector<std::string> blameLines(const evidence::Belief& belief) {
+namespace {
+
+/// An appliance that was rated long ago is likelier to have moved.
+double movedChance(const std::string& heat, const kitchen::Kitchen& kitchen, std::int64_t utcMs) {
+    for (const kitchen::Appliance& one : kitchen.appliances)
+        if (heat == one.name || heat.starts_with(one.name + ", "))
+            return evidence::movedSince(
+                kitchen::monthsSinceRated(kitchen, one.id, utcMs).value_or(0));
+    return evidence::movedSince(0);
+}
+
+} // namespace
+
+std::vector<std::string> blameLines(const evidence::Belief& belief, const kitchen::Kitchen& kitchen,
+                                    std::int64_t utcMs) {
     std::map<std::string, evidence::Suspect> suspects;
     for (const evidence::Observation& one : belief.observations()) {
         if (one.setAside)
@@ -104,8 +119,11 @@ std::vector<std::string> blameLines(const evidence::Belief& belief) {
         std::map<std::string, double> of; // an appliance's air tells what a jump of it does
         for (const evidence::Effect& effect : one.effects) {
             const std::string& name = effect.unknown;
-            if (name.starts_with("field:") && effect.says.starts_with("air temperature"))
-                of["appliance " + nameOf(name)] = std::copysign(0.12, effect.lnTime);
+            if (name.starts_with("field:") && effect.says.starts_with("air temperature")) {
+                const std::string heat = nameOf(name), suspect = "appliance " + heat;
+                of[suspect] = std::copysign(0.12, effect.lnTime);
+                suspects[suspect].prior = movedChance(heat, kitchen, utcMs);
+            }
             if (name.starts_with("food:"))
                 of["food " + nameOf(name)] = 0.15;
         }

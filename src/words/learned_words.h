@@ -16,6 +16,7 @@ std::vector<std::string> learnedLines(const evidence::Belief& belief);
 std::vector<std::string> changedLines(const evidence::Belief& belief, const std::string& cookId);
 /// Which of appliance and food is likelier to be off, where cooks miss to one side; empty where
 /// nothing stands out.
-std::vector<std::string> blameLines(const evidence::Belief& belief);
+std::vector<std::string> blameLines(const evidence::Belief& belief,
+                                    const kitchen::Kitchen& kitchen = {}, std::int64_t utcMs = 0);
 
 } // namespace dynamet::words

@@ -226,9 +226,16 @@ TEST_F(CookWalk, AMenuIsCookedAndASlipMovesWhatIsNotBegun) {
     const auto kelvin = dish(first).cook.planned.recipe.piece.startK + 5;
     ASSERT_TRUE(desk().log(first, What::reading, kelvin));
     ASSERT_TRUE(waitFor([&] { return desk().isIdle(); }));
+    EXPECT_TRUE(textOf(window, "Notice").contains(QStringLiteral("takes longer")));
+    ASSERT_TRUE(waitFor([&] { return !desk().isPlanning(); }));
     EXPECT_GT(*dish(last).cook.serveS, serves + 60);
     EXPECT_GT(dish(last).cook.startsS, starts + 60);
-    EXPECT_TRUE(textOf(window, "Notice").contains(QStringLiteral("takes longer")));
+    EXPECT_TRUE(textOf(window, "Notice").contains(QStringLiteral("solved again around what is")))
+        << textOf(window, "Notice").toStdString();
+    const auto onDisk = openRun(bench.document.book(), bench.document.kitchen());
+    ASSERT_TRUE(onDisk && *onDisk);
+    EXPECT_EQ((*onDisk)->cooks[last].startsS, dish(last).cook.startsS);
+    EXPECT_EQ((*onDisk)->cooks[last].planned, dish(last).cook.planned);
 }
 
 TEST_F(CookWalk, ATrialsCooksStandBesideEachOtherBlind) {

@@ -113,7 +113,7 @@ TEST(Blame, NobodyIsBlamedWhereAllIsWell) {
     EXPECT_LE(blamed, kSeeds / 20);
 }
 
-TEST(Blame, OddsAddUpAndAgeWidensWhatWasRated) {
+TEST(Blame, OddsAddUpAndAMoveIsLikelierWithAge) {
     Truth truth(3);
     const Eight eight = eightCooks(truth, 0.1, 0.1);
     double sum = 0;
@@ -121,8 +121,9 @@ TEST(Blame, OddsAddUpAndAgeWidensWhatWasRated) {
         sum += one;
     EXPECT_NEAR(sum, 1, 1e-12);
     EXPECT_EQ(oddsOf(Belief(), {}).back(), 1);
-    // Half a kelvin a month: after a year of it 2 K have become 2.6.
-    EXPECT_NEAR(std::sqrt(agedVariance(2, 12, 0.5)), std::sqrt(4 + 3), 1e-12);
+    // Two of a hundred months (evidence.md, 6): over two years four in ten have moved.
+    EXPECT_NEAR(movedSince(24), 0.384, 0.001);
+    EXPECT_NEAR(movedSince(0), 0.02, 1e-12);
 }
 
 } // namespace

@@ -77,6 +77,87 @@ TEST(Steering, AfterAnOvershootTheNextHeatIsShorter) {
     EXPECT_LT(shorter->peakK, find(*actions, Act::goOn)->peakK);
 }
 
+// A sear that would be too much can be left out: the piece is pulled where its rest ends at what
+// was asked, paler than with it.
+TEST(Steering, ACrustCanBeGivenUp) {
+    const Roast roast;
+    Question question = reverseSear(roast, 300);
+    question.planned.recipe.goal = {C(62), food::GoalMoment::peak, C(60), C(64), "juicy"};
+    question.nowS = 1200;
+    question.entries.push_back({2, 1200, What::reading, C(35), ""});
+    const auto forecast = forecastOf(question);
+    ASSERT_TRUE(forecast) << forecast.error().message;
+    const auto actions = actionsFor(question, *forecast, std::nullopt, {}, 12);
+    ASSERT_TRUE(actions);
+    const Action* given = find(*actions, Act::giveUpCrust);
+    ASSERT_NE(given, nullptr);
+    EXPECT_LT(given->darker, find(*actions, Act::goOn)->darker);
+    EXPECT_NEAR(given->peakK, C(62), 1.0);
+    // Once it is taken there is one heat left, by its core.
+    for (const Entry& entry : given->entries)
+        question.entries.push_back(entry);
+    const auto course =
+        courseOf(question.request, question.planned, question.entries, question.nowS);
+    ASSERT_TRUE(course);
+    EXPECT_EQ(course->programme.stages.size(), 1u);
+    EXPECT_NEAR(course->pullK, given->pullK, 1e-9);
+    const auto moves = movesOf(question.planned, question.entries, {}, 0, question.nowS, 0);
+    EXPECT_EQ(moves.back().due, Due::pull);
+}
+
+// What is pulled early is out of the heat: no later stage is cooked.
+TEST(Course, PulledEarlyItIsNotSearedAfterwards) {
+    const Roast roast;
+    Question question = reverseSear(roast, 300);
+    question.entries.push_back({2, 1800, What::pulled, 0, ""});
+    const auto course = courseOf(question.request, question.planned, question.entries, 1900);
+    ASSERT_TRUE(course);
+    EXPECT_EQ(course->programme.stages.size(), 1u);
+    EXPECT_EQ(course->programme.last().written.end.afterS, 1800);
+}
+
+/// The roast in an iron oven with coals that are counted.
+Question overCoals(const Roast& roast) {
+    Question out = roast.question();
+    out.planned.recipe.piece.thicknessM = 0.09;
+    kitchen::Appliance oven = *kitchen::typicalAppliance(kitchen::ApplianceKind::ironOven);
+    oven.id = oven.name = "iron";
+    oven.siteId = "home";
+    out.request.kitchen.appliances.push_back(oven);
+    out.planned.recipe.last().place = {"iron", *kitchen::parseSetting(oven.controls, "coals=8+16"),
+                                       oven.zones.front().name, ""};
+    return out;
+}
+
+// Coals burn down by half in about 20 minutes less than an hour; what is added brings the heat back
+// (common practice, no source: "add fresh coals every 30 to 40 minutes").
+TEST(Steering, CoalsAreAddedAndTakenAway) {
+    const Roast roast;
+    Question question = overCoals(roast);
+    question.nowS = 1800;
+    question.entries.push_back({2, 1800, What::reading, C(18), ""});
+    const auto forecast = forecastOf(question);
+    ASSERT_TRUE(forecast) << forecast.error().message;
+    const auto actions = actionsFor(question, *forecast, std::nullopt, {}, 12);
+    ASSERT_TRUE(actions);
+    const Action* added = find(*actions, Act::addCoals);
+    const Action* taken = find(*actions, Act::takeCoals);
+    ASSERT_TRUE(added && taken);
+    EXPECT_GT(added->count, 10);
+    EXPECT_LT(added->count, 18);
+    const double goOn = find(*actions, Act::goOn)->pullS;
+    EXPECT_LT(added->pullS, goOn - 60);
+    EXPECT_GT(taken->pullS, goOn + 30);
+    EXPECT_EQ(find(*actions, Act::higher), nullptr) << "coals have no knob";
+    const auto flares = actionsFor(question, *forecast, Seen::flare, {}, 12);
+    ASSERT_TRUE(flares);
+    EXPECT_EQ(find(*flares, Act::addCoals), nullptr);
+    // Those that a cook adds change what is expected.
+    Question fed = question;
+    fed.entries.push_back({3, 1700, What::coals, 12, ""});
+    EXPECT_LT(forecastOf(fed)->pull.s, forecast->pull.s - 60);
+}
+
 TEST(Moves, ComeInTheirOrder) {
     const Roast roast;
     Question question = roast.question();

@@ -64,10 +64,16 @@ CookDesk::CookDesk(Document& document, LineDesk& desk, QObject* parent)
                 emit actionsMade(at);
                 emit changed();
             });
+    connect(&planner_, &PlanWorker::answered, this,
+            [this](const std::shared_ptr<const PlanAnswer>& answer) {
+                if (run_ && answer->last)
+                    takePlan(*answer);
+            });
     connect(&document_, &Document::opened, this, [this] {
         run_.reset();
         dishes_.clear();
         worker_.cancel();
+        planner_.forget();
         takeUp();
         emit changed();
     });
@@ -297,40 +303,6 @@ void CookDesk::tick() {
     emit changed();
 }
 
-/// A dish that slips makes those that are not begun wait for it, so that all come together.
-void CookDesk::reflow() {
-    double slip = 0;
-    for (const DishNow& dish : dishes_) {
-        const run::Standing stands = dish.standing();
-        if (!dish.cook.serveS || !dish.forecast || !stands.begun || stands.served ||
-            !std::isfinite(dish.forecast->pull.s))
-            continue;
-        const double ready =
-            stands.foodInS +
-            (stands.pulled ? stands.pulledS - stands.foodInS : dish.forecast->pull.s) +
-            dish.cook.planned.recipe.rest.shortestS;
-        slip = std::max(slip, ready - *dish.cook.serveS);
-    }
-    constexpr double kWorthS = 60;
-    if (slip < kWorthS)
-        return;
-    for (DishNow& dish : dishes_) {
-        if (!dish.cook.serveS)
-            continue;
-        const double serve = *dish.cook.serveS + slip;
-        const double starts = dish.standing().begun ? dish.cook.startsS : dish.cook.startsS + slip;
-        if (const auto kept = moveStart(document_.book(), dish.cook.id, starts, serve); !kept) {
-            document_.say(toQt(kept.error(), document_.units()));
-            return;
-        }
-        dish.cook.startsS = starts;
-        dish.cook.serveS = serve;
-    }
-    document_.say(QStringLiteral("A dish takes longer: everything comes %1 later, and what is not "
-                                 "begun waits for it.")
-                      .arg(toQt(printDuration(slip))));
-}
-
 Result<void> CookDesk::end() {
     if (!run_)
         return {};
@@ -342,6 +314,7 @@ Result<void> CookDesk::end() {
     dishes_.clear();
     waiting_.clear();
     worker_.cancel();
+    planner_.forget();
     flush_.stop();
     tick_.stop();
     document_.reload();

@@ -5,7 +5,9 @@
 
 #include "app/cook/forecast_worker.h"
 #include "app/live/line_desk.h"
+#include "app/plan/plan_worker.h"
 #include "book/cook_store.h"
+#include "run/from_plan.h"
 #include "words/cook_words.h"
 
 #include <QTimer>
@@ -61,7 +63,10 @@ class CookDesk : public QObject {
     void refresh(std::size_t dish);
     /// Ends the run; its cooks are in the logbook.
     Result<void> end();
+    /// What a plan has worked out of the dishes that are cooked now.
+    void learnFrom(const PlanWorker& planner) { planner_.learnFrom(planner); }
     bool isIdle() const { return worker_.isIdle(); }
+    bool isPlanning() const { return !planner_.isIdle(); }
     run::Question questionOf(const DishNow& dish) const;
 
   signals:
@@ -76,10 +81,16 @@ class CookDesk : public QObject {
     void readingCame(const std::string& path, const device::Reading& reading);
     void flush();
     void tick();
+    double slipS() const;
     void reflow();
+    void solveAgain();
+    void takePlan(const PlanAnswer& answer);
     Document& document_;
     LineDesk& desk_;
     ForecastWorker worker_;
+    PlanWorker planner_;
+    run::MenuNow asked_; ///< of the planner
+    double askedPlanS_ = 0;
     std::optional<book::CookRun> run_;
     std::vector<DishNow> dishes_;
     std::map<std::size_t, std::vector<run::CoreReading>> waiting_;

@@ -52,8 +52,11 @@ Result<void> logByKey(QWidget* over, Document& document, CookDesk& desk, std::si
         return {};
     }
     case run::What::coals: {
-        const int count = QInputDialog::getInt(over, QStringLiteral("Coals added"),
-                                               QStringLiteral("How many"), 6, 1, 200, 1, &ok);
+        const int count =
+            QInputDialog::getInt(over, QStringLiteral("Coals added"),
+                                 QStringLiteral("How many lit ones (below zero: taken away; "
+                                                "0: the fire is fed)"),
+                                 6, -60, 200, 1, &ok);
         if (ok)
             return desk.log(at, what, count);
         return {};

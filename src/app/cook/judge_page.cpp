@@ -263,7 +263,8 @@ void JudgePage::showTold() {
         moved << toQt(line);
     if (!moved.isEmpty())
         learned << QStringLiteral("this one moved %1").arg(moved.join(QStringLiteral(", ")));
-    for (const std::string& line : words::blameLines(belief))
+    for (const std::string& line :
+         words::blameLines(belief, document_.kitchen(), document_.now().utcMs))
         learned << QStringLiteral("! ") + toQt(line);
     for (const std::string& line : words::learnedLines(belief))
         learned << toQt(line);

@@ -62,7 +62,7 @@ Result<void> Document::createNew(const QString& path, const kitchen::Site& site)
 }
 
 void Document::reload() {
-    auto kitchen = loadKitchen(*book_);
+    auto kitchen = loadKitchenAt(*book_, now().utcMs);
     if (!kitchen) {
         say(toQt(kitchen.error(), units_));
         return;

@@ -21,6 +21,7 @@ class PlanPage : public QWidget {
     /// The page is shown: what changed meanwhile is planned anew.
     void activate();
     bool isIdle() const { return worker_.isIdle(); }
+    const PlanWorker& worker() const { return worker_; }
     MenuPane& menuPane() { return *menu_; }
     TimelineView& timeline() { return *timeline_; }
     const std::shared_ptr<const PlanAnswer>& answer() const { return answer_; }

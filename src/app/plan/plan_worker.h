@@ -5,6 +5,7 @@
 
 #include "app/document/document.h"
 #include "plan/giving_up.h"
+#include "plan/underway.h"
 
 #include <QThreadPool>
 #include <map>
@@ -35,7 +36,10 @@ class PlanWorker : public QObject {
         kitchen::Kitchen kitchen;
         plan::RatedTimes rated;
         std::vector<Result<translate::Request>> requests;
+        std::vector<plan::Underway> underway = {}; ///< by the menu's dishes; a plan that is cooked
     };
+    /// What another one has worked out of the same book.
+    void learnFrom(const PlanWorker& other) { kept_ = other.kept_; }
     void start(const Question& question);
     void cancel();
     /// The book changed: what was worked out may no longer hold.
@@ -63,6 +67,7 @@ class PlanWorker : public QObject {
     };
     static Key keyOf(const plan::Menu& menu, const plan::MenuDish& dish);
     void work(quint64 id, const Question& question, std::vector<Kept> kept, std::stop_token stop);
+    static void goOn(PlanAnswer& answer, const Question& question, const std::stop_token& stop);
     static void giveUp(PlanAnswer& answer, const Question& question, const std::stop_token& stop);
     void hand(quint64 id, PlanAnswer answer);
     QThreadPool pool_;

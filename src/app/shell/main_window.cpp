@@ -404,6 +404,7 @@ void MainWindow::cookMenu() {
         cooks.back().startsS = dish.startsS;
         cooks.back().serveS = dish.serveS;
     }
+    cook_->desk().learnFrom(plan_->worker());
     beginCooks(answer->menu.menu.name, std::move(cooks), answer->menu.menu.id);
 }
 

@@ -1,0 +1,27 @@
+// SPDX-FileCopyrightText: 2026 The Dynamet authors
+// SPDX-License-Identifier: GPL-3.0-or-later
+
+#pragma once
+
+#include "plan/menu_plan.h"
+
+namespace dynamet::plan {
+
+/// Where a dish of a plan stands when the plan is solved again.
+struct Underway {
+    bool begun = false;
+    double leftS = 0;        ///< of its heat, as it is forecast now; 0 = it rests
+    double restedS = 0;      ///< so far
+    std::string applianceId; ///< that it is on, or was
+};
+
+/// Servings that are tried where it cannot be on the table in time, minutes later.
+inline constexpr int kLaterMin[] = {0, 5, 10, 15, 20, 30, 45, 60, 90, 120, 180, 240};
+
+/// Solves a menu again from this minute (its `notBeforeMin`): what is begun stays where it is for
+/// as long as is forecast, everything else is placed anew around it. `underway` is by the problem's
+/// dishes. Without a plan none; the serving time is the caller's to move.
+MenuPlan planFrom(MenuProblem& menu, const std::vector<Underway>& underway,
+                  const Effort& effort = {}, std::stop_token stop = {});
+
+} // namespace dynamet::plan
