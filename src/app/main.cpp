@@ -9,6 +9,7 @@
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QDateTime>
+#include <QDir>
 #include <QFileInfo>
 #include <QScreen>
 #include <QTemporaryDir>
@@ -66,6 +67,13 @@ int pictures(const QString& demoBook, const QString& file, const QString& view,
     return 0;
 }
 
+/// The demo kitchen that is installed with the program; empty = there is none.
+QString installedDemo() {
+    const QDir beside(QApplication::applicationDirPath());
+    const QString file = beside.filePath(QStringLiteral("../share/dynamet/demo.dynamet"));
+    return QFileInfo(file).isFile() ? QDir::cleanPath(file) : QString();
+}
+
 /// The window, with what was in hand when it was last closed.
 int openWindow(const QString& demoBook, const QStringList& books, const QString& line) {
     app::WindowMemory memory = app::readMemory();
@@ -102,7 +110,8 @@ int openWindow(const QString& demoBook, const QStringList& books, const QString&
 int main(int argc, char** argv) {
     QApplication application(argc, argv);
     QApplication::setApplicationName(QStringLiteral("dynamet"));
-    QApplication::setApplicationVersion(QStringLiteral("0.1.0"));
+    QGuiApplication::setDesktopFileName(QStringLiteral("org.dynamet.Dynamet"));
+    QApplication::setApplicationVersion(QStringLiteral(DYNAMET_VERSION));
     QCommandLineParser parser;
     parser.setApplicationDescription(
         QStringLiteral("Measures the heat of kitchen appliances and carries recipes between them"));
@@ -135,5 +144,6 @@ int main(int argc, char** argv) {
         return pictures(parser.value(demo), parser.value(shot), parser.value(view),
                         parser.value(line));
     }
-    return openWindow(parser.value(demo), parser.positionalArguments(), parser.value(line));
+    return openWindow(parser.isSet(demo) ? parser.value(demo) : installedDemo(),
+                      parser.positionalArguments(), parser.value(line));
 }

@@ -35,7 +35,7 @@ void addRate(CLI::App& app, Typed& typed) {
     auto* verb =
         app.add_subcommand("rate", "reduce a test to rated quantities with their uncertainty");
     verb->add_option("PROTOCOL", typed.rate.protocol,
-                     "water-heat-up, block, …; a wrong one lists them")
+                     "water-heat-up, block and others; a wrong one lists them")
         ->required();
     verb->add_option("--log", typed.rate.log, "the log, CSV");
     verb->add_option("--key", typed.rate.keyed,
@@ -43,7 +43,7 @@ void addRate(CLI::App& app, Typed& typed) {
     verb->add_option("--column", typed.rate.columns, "NAME=ROLE, for each column that is used");
     verb->add_option("--interval", typed.rate.interval,
                      "how far apart readings without times are, s");
-    verb->add_option("--time", typed.rate.time, "how times are written: elapsed_min_s, …");
+    verb->add_option("--time", typed.rate.time, "how times are written: elapsed_min_s and others");
     verb->add_option("--unit", typed.rate.unit, "of readings that name none: C, F or K");
     verb->add_option(
         "--with", typed.rate.with,
@@ -210,7 +210,7 @@ void addVerbs(CLI::App& app, Typed& typed) {
 int main(int argc, char** argv) {
     CLI::App app{"Dynamet on the command line: what the window does, as text or JSON"};
     app.require_subcommand(1);
-    app.set_version_flag("--version", "dynamet-cli 0.1.0");
+    app.set_version_flag("--version", "dynamet-cli " DYNAMET_VERSION);
     Typed typed;
     addVerbs(app, typed);
     try {

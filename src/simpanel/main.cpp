@@ -5,11 +5,18 @@
 #include "panel.h"
 
 #include <QApplication>
+#include <QCommandLineParser>
 
 int main(int count, char** words) {
     QApplication application(count, words);
-    const QStringList all = QApplication::arguments();
-    Panel panel(all.value(1));
+    QApplication::setApplicationName(QStringLiteral("dynamet-simpanel"));
+    QCommandLineParser parser;
+    parser.setApplicationDescription(QStringLiteral("The dials of the simulated kitchen"));
+    parser.addHelpOption();
+    parser.addPositionalArgument(QStringLiteral("control"),
+                                 QStringLiteral("The kitchen's line, FOLDER/control."));
+    parser.process(application);
+    Panel panel(parser.positionalArguments().value(0));
     panel.show();
     return QApplication::exec();
 }

@@ -12,6 +12,7 @@
 #include <QFrame>
 #include <QHBoxLayout>
 #include <QPushButton>
+#include <QStandardPaths>
 
 namespace dynamet::app {
 namespace {
@@ -97,7 +98,7 @@ QWidget* StartPage::demoChoice() {
     button->setEnabled(!demoBook_.isEmpty());
     button->setAutoDefault(true);
     setFocusProxy(button);
-    connect(button, &QPushButton::clicked, this, [this] { tryOpen(demoBook_); });
+    connect(button, &QPushButton::clicked, this, [this] { tryDemo(); });
     box->addWidget(button);
     if (demoBook_.isEmpty()) {
         auto* why = new QLabel(QStringLiteral(
@@ -183,6 +184,21 @@ QWidget* StartPage::openChoice() {
 void StartPage::showProblem(const QString& words) {
     problem_->setText(QStringLiteral("! %1").arg(words));
     problem_->show();
+}
+
+/// A demo kitchen that is installed for all is copied, so that things can be tried in it.
+void StartPage::tryDemo() {
+    if (QFileInfo(demoBook_).isWritable())
+        return tryOpen(demoBook_);
+    const QDir own(QStandardPaths::writableLocation(QStandardPaths::AppDataLocation));
+    const QString copy = own.filePath(QStringLiteral("demo.dynamet"));
+    if (!QFileInfo(copy).isFile()) {
+        own.mkpath(QStringLiteral("."));
+        if (!QFile::copy(demoBook_, copy))
+            return tryOpen(demoBook_); // to look at
+        QFile::setPermissions(copy, QFile::ReadOwner | QFile::WriteOwner);
+    }
+    tryOpen(copy);
 }
 
 void StartPage::tryOpen(const QString& path) {

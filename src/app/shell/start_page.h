@@ -24,6 +24,7 @@ class StartPage : public QWidget {
     QWidget* demoChoice();
     QWidget* newChoice();
     QWidget* openChoice();
+    void tryDemo();
     void tryOpen(const QString& path);
     void begin();
     void showBoiling();
