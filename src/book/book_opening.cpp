@@ -3,6 +3,7 @@
 
 // How a book is found, judged, brought up to date and made.
 #include "book/book.h"
+#include "book/safety/network_share.h"
 #include "book/table_row.h"
 
 #include <SQLiteCpp/Backup.h>
@@ -236,6 +237,19 @@ Book::Access accessTo(const std::string& path, BookLock& lock) {
                                                         : Book::Access::readOnlyFile;
 }
 
+/// Two stations that write one file over a network damage it sooner or later.
+Result<void> notOnAShare(const std::string& path) {
+    const auto share = networkShareOf(path);
+    if (!share)
+        return {};
+    return fail(Errc::refused,
+                fmt::format("{} is on a network share ({}): locks there cannot be trusted, and two "
+                            "stations would damage the book. Keep it on this computer's own disk; "
+                            "stations exchange changes by Export changes and Take in changes. It "
+                            "was left as it is",
+                            path, *share));
+}
+
 } // namespace
 
 Result<Book> Book::opened(const std::string& path, Access access, BookLock lock) {
@@ -275,6 +289,8 @@ Result<Book> Book::opened(const std::string& path, Access access, BookLock lock)
 Result<Book> Book::open(const std::string& path) {
     if (const auto ours = looksLikeABook(path); !ours)
         return tl::unexpected(ours.error());
+    if (const auto local = notOnAShare(path); !local)
+        return tl::unexpected(local.error());
     BookLock lock;
     const Access access = accessTo(path, lock);
     return opened(path, access, std::move(lock));
@@ -305,6 +321,8 @@ Result<void> quickCheck(const std::string& path) {
 Result<Book> Book::create(const std::string& path, const When& when) {
     if (::access(path.c_str(), F_OK) == 0)
         return fail(Errc::io, fmt::format("{} exists already; it was left as it is", path));
+    if (const auto local = notOnAShare(path); !local)
+        return tl::unexpected(local.error());
     const std::string part = path + "." + newId() + ".part";
     try {
         writeEmptyBook(part, when);
