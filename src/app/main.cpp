@@ -2,6 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include "app/document/window_memory.h"
+#include "app/exchange/copy_keeper.h"
 #include "app/look/palette.h"
 #include "app/shell/main_window.h"
 #include "app/shell/screenshot.h"
@@ -80,6 +81,7 @@ int openWindow(const QString& demoBook, const QStringList& books, const QString&
     app::Document document(realNow);
     document.setUnits(memory.units);
     app::MainWindow window(document, demoBook);
+    const app::CopyKeeper copies(document);
     connectLine(window, line);
     // A small screen, with room for what the window manager puts around.
     const QRect room = window.screen()->availableGeometry().adjusted(8, 16, -8, -32);
@@ -88,10 +90,10 @@ int openWindow(const QString& demoBook, const QStringList& books, const QString&
         window.restoreGeometry(memory.geometry);
     const QString book = books.isEmpty() ? memory.lastBook : books.front();
     if (!books.isEmpty() || QFileInfo(book).isFile())
-        if (const auto opened = document.open(book); !opened)
-            window.showProblem(app::toQt(opened.error(), document.units()));
+        window.tryBook(book);
     const auto keep = [&] {
         memory.units = document.units();
+        memory.theme = app::look::chosenTheme();
         memory.geometry = window.saveGeometry();
         if (document.isOpen() && document.isWritable())
             memory.lastBook = QFileInfo(app::toQt(document.book().path())).absoluteFilePath();
@@ -131,9 +133,16 @@ int main(int argc, char** argv) {
     const QCommandLineOption line(QStringLiteral("line"),
                                   QStringLiteral("An instrument's port, for this time."),
                                   QStringLiteral("path"));
-    parser.addOptions({demo, shot, view, views, line});
+    const QCommandLineOption theme(QStringLiteral("look"),
+                                   QStringLiteral("Light or dark; else as was chosen."),
+                                   QStringLiteral("light|dark"));
+    parser.addOptions({demo, shot, view, views, line, theme});
     parser.process(application);
-    app::look::applyLook();
+    const bool asked = parser.isSet(theme);
+    app::look::applyLook(
+        !asked ? (parser.isSet(shot) ? app::look::ThemeChoice::light : app::readMemory().theme)
+        : parser.value(theme) == QLatin1String("dark") ? app::look::ThemeChoice::dark
+                                                       : app::look::ThemeChoice::light);
     if (parser.isSet(views)) {
         std::printf("%s\n", qPrintable(app::viewNames().join(QLatin1Char('\n'))));
         return 0;

@@ -27,6 +27,7 @@ struct Typed {
     cli::PlanOptions plan;
     cli::RewriteOptions rewrite;
     cli::NewBookOptions book;
+    cli::BundleOptions bundle;
     bool json = false;
     Run run;
 };
@@ -155,7 +156,8 @@ void addWords(CLI::App& app, Typed& typed) {
 }
 
 void addBook(CLI::App& app, Typed& typed) {
-    auto* verb = app.add_subcommand("book", "check a kitchen book, or begin a new one");
+    auto* verb =
+        app.add_subcommand("book", "check a kitchen book, begin one, export it, take another in");
     verb->require_subcommand(1);
     auto* check = verb->add_subcommand("check", "is the book whole?");
     check->add_option("BOOK", typed.path, "the book")->required();
@@ -165,7 +167,27 @@ void addBook(CLI::App& app, Typed& typed) {
     begin->add_option("--site", typed.book.site, "name of the site");
     begin->add_option("--altitude", typed.book.altitude, "metres above the sea");
     begin->callback([&typed] { typed.run = [&typed] { return cli::newBook(typed.book); }; });
-    for (CLI::App* inner : {check, begin})
+    auto* out = verb->add_subcommand("export", "write a book, or a part of it, as open JSON");
+    out->add_option("BOOK", typed.bundle.book, "the book")->required();
+    out->add_option("--to", typed.bundle.file, "a file; without it, standard output");
+    out->add_option("--appliance", typed.bundle.appliance, "this one with its tests alone");
+    out->add_option("--recipe", typed.bundle.recipe, "this one with its appliances alone");
+    out->callback([&typed] { typed.run = [&typed] { return cli::exportBook(typed.bundle); }; });
+    auto* in = verb->add_subcommand("take-in", "take in what another book exported");
+    in->add_option("BOOK", typed.bundle.book, "the book")->required();
+    in->add_option("FILE", typed.bundle.file, "what was exported")->required();
+    in->add_flag("--look", typed.bundle.look, "say what it would change, and change nothing");
+    in->add_flag("--theirs", typed.bundle.theirs, "where both differ, theirs counts");
+    in->callback([&typed] { typed.run = [&typed] { return cli::takeIn(typed.bundle); }; });
+    auto* make = verb->add_subcommand("from", "make a new book of what was exported");
+    make->add_option("FILE", typed.bundle.file, "a whole book, exported")->required();
+    make->add_option("BOOK", typed.bundle.book, "the file to make")->required();
+    make->callback([&typed] { typed.run = [&typed] { return cli::bookFrom(typed.bundle); }; });
+    auto* save = verb->add_subcommand("salvage", "save what can be read of a damaged book");
+    save->add_option("BOOK", typed.bundle.book, "the damaged book; it stays as it is")->required();
+    save->add_option("NEW", typed.bundle.file, "the file to make")->required();
+    save->callback([&typed] { typed.run = [&typed] { return cli::salvageBook(typed.bundle); }; });
+    for (CLI::App* inner : {check, begin, out, in, make, save})
         inner->add_flag("--json", typed.json, "print JSON");
 }
 

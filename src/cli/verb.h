@@ -56,6 +56,10 @@ struct PlanOptions {
 struct WordsOptions {
     std::string text, scale;
 };
+struct BundleOptions {
+    std::string book, file, appliance, recipe;
+    bool look = false, theirs = false;
+};
 struct NewBookOptions {
     std::string path, site = "Kitchen";
     double altitude = 0;
@@ -80,6 +84,10 @@ Result<Answer> rewrite(const RewriteOptions& options);
 Result<Answer> plan(const PlanOptions& options);
 Result<Answer> words(const WordsOptions& options);
 Result<Answer> checkBook(const std::string& path);
+Result<Answer> exportBook(const BundleOptions& options);
+Result<Answer> takeIn(const BundleOptions& options);
+Result<Answer> bookFrom(const BundleOptions& options);
+Result<Answer> salvageBook(const BundleOptions& options);
 Result<Answer> newBook(const NewBookOptions& options);
 
 } // namespace dynamet::cli

@@ -3,7 +3,10 @@
 
 #include "formats/sheet_files.h"
 
+#include <charconv>
+#include <cmath>
 #include <filesystem>
+#include <optional>
 #include <xlsxwriter.h>
 
 namespace dynamet::formats {
@@ -28,6 +31,16 @@ std::string escaped(const std::string& text) {
         default:
             out += c;
         }
+    return out;
+}
+
+/// A cell that is a number and nothing else, so that a spreadsheet can count with it.
+std::optional<double> numberIn(const std::string& cell) {
+    double out = 0;
+    const auto [end, code] = std::from_chars(cell.data(), cell.data() + cell.size(), out);
+    if (cell.empty() || code != std::errc{} || end != cell.data() + cell.size() ||
+        !std::isfinite(out))
+        return std::nullopt;
     return out;
 }
 
@@ -60,6 +73,28 @@ std::string sheetHtml(const words::Sheet& sheet) {
     return out + "</body></html>\n";
 }
 
+std::string sheetCsv(const words::Sheet& sheet) {
+    std::string out;
+    const auto line = [&](const std::vector<std::string>& cells) {
+        for (std::size_t i = 0; i < cells.size(); ++i) {
+            out += i > 0 ? "," : "";
+            if (cells[i].find_first_of(",\"\r\n") == std::string::npos) {
+                out += cells[i];
+                continue;
+            }
+            out += '"';
+            for (const char c : cells[i])
+                out += c == '"' ? std::string("\"\"") : std::string(1, c);
+            out += '"';
+        }
+        out += "\r\n";
+    };
+    line(sheet.headers);
+    for (const auto& row : sheet.rows)
+        line(row);
+    return out;
+}
+
 Result<void> writeSheetXlsx(const words::Sheet& sheet, const std::string& path) {
     const std::string beside = path + ".part";
     lxw_workbook* book = workbook_new(beside.c_str());
@@ -81,8 +116,13 @@ Result<void> writeSheetXlsx(const words::Sheet& sheet, const std::string& path) 
     worksheet_freeze_panes(page, at + 1, 1);
     ++at;
     for (const auto& row : sheet.rows) {
-        for (std::size_t i = 0; i < row.size(); ++i)
-            worksheet_write_string(page, at, static_cast<lxw_col_t>(i), row[i].c_str(), wrapped);
+        for (std::size_t i = 0; i < row.size(); ++i) {
+            const auto column = static_cast<lxw_col_t>(i);
+            if (const auto number = numberIn(row[i]))
+                worksheet_write_number(page, at, column, *number, wrapped);
+            else
+                worksheet_write_string(page, at, column, row[i].c_str(), wrapped);
+        }
         ++at;
     }
     constexpr double kFirstWide = 34, kOthersWide = 18;

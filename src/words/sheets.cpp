@@ -79,6 +79,34 @@ Sheet fleetSheet(const Prepared& prepared, const std::vector<Row>& rows, Units u
     return out;
 }
 
+Sheet ratingsSheet(const kitchen::Kitchen& kitchen, Units units) {
+    constexpr double kTwoSided = 1.959963985;
+    Sheet out;
+    out.title = "Ratings";
+    out.headers = {"Appliance",   "Setting", "Place", "Vessel",     "Quantity", "Value (SI)",
+                   "± 95 % (SI)", "As read", "Day",   "Comes from", "Result"};
+    for (const kitchen::Appliance& appliance : kitchen.appliances) {
+        const auto rated = kitchen.rated.find(appliance.id);
+        if (rated == kitchen.rated.end())
+            continue;
+        for (const kitchen::RatedNumber& one : rated->second) {
+            const auto* vessel = findVessel(kitchen, one.vesselId);
+            const double half = kTwoSided * one.number.u;
+            const bool degrees = kitchen::isTemperature(one.number.key.term);
+            out.rows.push_back(
+                {appliance.name, settingLabel(appliance.controls, one.setting, units), one.zone,
+                 vessel ? vessel->name : "", keyName(one.number.key),
+                 fmt::format("{:.6g}", one.number.value), fmt::format("{:.3g}", half),
+                 degrees ? printTemperature(Temperature::kelvin(one.number.value),
+                                            units.temperature(), half)
+                         : std::string(),
+                 dayWords(one.measuredMs), "measured", one.number.reductionId});
+        }
+    }
+    out.notes.push_back("± holds 95 of 100, and what may have drifted since that day.");
+    return out;
+}
+
 Sheet wallSheet(const kitchen::Kitchen& kitchen, const kitchen::Appliance& appliance, Units units) {
     kitchen::SheetWith with;
     with.reader = units;

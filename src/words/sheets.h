@@ -21,6 +21,9 @@ struct Sheet {
 /// the heat was measured. What cannot be reached stands with its reason.
 Sheet fleetSheet(const translate::Prepared& prepared, const std::vector<translate::Row>& rows,
                  Units units);
+/// Every number that was measured in the kitchen and counts today: value and ± (95 %) in SI under
+/// the quantity's stable word, temperatures in the reader's unit too, the day, where it comes from.
+Sheet ratingsSheet(const kitchen::Kitchen& kitchen, Units units);
 /// What an appliance gives at each setting and place, to hang beside it.
 Sheet wallSheet(const kitchen::Kitchen& kitchen, const kitchen::Appliance& appliance, Units units);
 

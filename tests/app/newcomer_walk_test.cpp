@@ -292,4 +292,98 @@ INSTANTIATE_TEST_SUITE_P(
                       Newcomer{"CelsiusAtTheSeaAt200Percent", false, "0 m", "100 °C", {640, 400}}),
     [](const auto& at) { return std::string(at.param.name); });
 
+/// Hands that count: a field filled, a choice made, a click, a key.
+class FirstHour : public ::testing::Test {
+  protected:
+    QTemporaryDir folder;
+    Document document{[] { return kNow; }};
+    MainWindow window{document, QString()};
+    int actions = 0;
+    void fill(QWidget* in, const char* field, const QString& words) {
+        type(in, field, words);
+        ++actions;
+    }
+    void choose(QWidget* in, const char* field, const char* words) {
+        pick(in, field, words);
+        ++actions;
+    }
+    void press(QWidget* in, const char* button) {
+        click(in, button);
+        ++actions;
+    }
+    void key(QWidget* at, Qt::Key key, Qt::KeyboardModifiers with = Qt::NoModifier) {
+        if (at == &window) {
+            window.activateWindow();
+            EXPECT_TRUE(QTest::qWaitForWindowActive(&window));
+        }
+        QTest::keyClick(at, key, with);
+        QApplication::processEvents();
+        ++actions;
+    }
+    /// What stands on the window where there is nothing yet says what to do.
+    std::string standing() {
+        std::string out;
+        for (const auto& [where, words] : screen::writings(&window))
+            out += words.toStdString() + "\n";
+        return out;
+    }
+};
+
+// From an empty book to a saved rating and a recipe of one's own on every appliance.
+TEST_F(FirstHour, ARatingAndATranslationInFortyActions) {
+    window.resize(1280, 800);
+    window.show();
+    window.activateWindow();
+    ASSERT_TRUE(QTest::qWaitForWindowActive(&window));
+    fill(&window, "Name of the kitchen", QStringLiteral("Mill lane"));
+    fill(&window, "Height above the sea", QStringLiteral("310 m"));
+    fill(&window, "File of the new book", folder.filePath(QStringLiteral("own.dynamet")));
+    press(&window, "Begin a new kitchen");
+    ASSERT_TRUE(document.isOpen());
+    EXPECT_NE(standing().find("appliance"), std::string::npos)
+        << "an empty kitchen says what to do";
+    for (const auto& [name, kind] :
+         {std::pair{"Wall oven", "Still oven"}, {"Grill", "Gas grill"}}) {
+        key(&window, Qt::Key_K, Qt::ControlModifier);
+        press(&window, "Show Appliances");
+        inDialog([&, name = name, kind = kind](QWidget* dialog) {
+            fill(dialog, "Name of the appliance", QString::fromUtf8(name));
+            choose(dialog, "Kind of appliance", kind);
+            pressSave(dialog);
+            ++actions;
+        });
+        press(&window, "Add a thing");
+    }
+    ASSERT_EQ(document.kitchen().appliances.size(), 2u);
+    key(&window, Qt::Key_1, Qt::ControlModifier);
+    const auto& all = document.kitchen().appliances;
+    const auto oven = std::find_if(all.begin(), all.end(), [](const auto& one) {
+                          return one.name == "Wall oven";
+                      })->id;
+    window.lineUp().select(oven); // a click on it
+    ++actions;
+    QApplication::processEvents();
+    fill(&window, "Rate at, oven", QStringLiteral("180"));
+    key(QApplication::focusWidget(), Qt::Key_Return);
+    press(&window, "Read each zone");
+    fill(&window, "Probe readings", QStringLiteral("171 174 169"));
+    key(QApplication::focusWidget(), Qt::Key_Return);
+    key(&window, Qt::Key_Return, Qt::ControlModifier);
+    const auto& rated = document.kitchen().rated.at(oven);
+    ASSERT_FALSE(rated.empty()) << "the rating is kept";
+    key(&window, Qt::Key_2, Qt::ControlModifier);
+    EXPECT_NE(standing().find("recipe"), std::string::npos) << "an empty list says what to do";
+    fill(&window, "Quick", QStringLiteral("pork loin 4 cm, 180 C 50 min, wall oven"));
+    key(QApplication::focusWidget(), Qt::Key_Return);
+    ASSERT_TRUE(waitFor([&] { return window.isIdle(); }, 600000));
+    auto& rows = window.translatePage().reach().rows();
+    ASSERT_GE(rows.rowCount(), 2);
+    int reached = 0;
+    for (int i = 0; i < rows.rowCount(); ++i)
+        reached += rows.item(i).row.reached;
+    EXPECT_GE(reached, 1);
+    std::printf("%d actions\n", actions);
+    EXPECT_LE(actions, 40);
+}
+
 } // namespace

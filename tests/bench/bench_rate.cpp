@@ -127,7 +127,7 @@ void drawing() {
             s.value.push_back(400 + 10 * c + 8 * std::sin(i / 300.0 + c) +
                               0.3 * std::sin(i * 12.9898));
         }
-        plot.addLine(plot.axisRect(), s, app::look::kReference, {});
+        plot.addLine(plot.axisRect(), s, app::look::reference(), {});
     }
     plot.rescaleAxes();
     plot.show();
@@ -137,7 +137,7 @@ void drawing() {
     });
     QImage empty(1000, 600, QImage::Format_ARGB32_Premultiplied);
     frames("frame/reference_one_fill",
-           [&](int) { QPainter(&empty).fillRect(empty.rect(), app::look::kSurface); });
+           [&](int) { QPainter(&empty).fillRect(empty.rect(), app::look::surface()); });
 }
 
 } // namespace

@@ -75,4 +75,35 @@ inline plan::Problem randomMenu(unsigned seed, int dishes, int resources, int co
     return out;
 }
 
+/// Kitchens that have nothing in common, as one problem: each its appliances and its cook. What it
+/// costs at least is what they cost at least alone, so that its bound is known exactly (no lead
+/// counts: that would be shared).
+struct Joined {
+    plan::Problem whole;
+    std::vector<plan::Problem> parts;
+};
+inline Joined joinedKitchens(unsigned seed, const std::vector<int>& dishes,
+                             const std::vector<int>& resources) {
+    Joined out;
+    out.whole.cooks = static_cast<int>(dishes.size());
+    out.whole.leadWeight = 0;
+    for (std::size_t k = 0; k < dishes.size(); ++k) {
+        plan::Problem part =
+            randomMenu(seed * 100 + static_cast<unsigned>(k), dishes[k], resources[k], 1, 40, true);
+        part.leadWeight = 0;
+        const int offset = static_cast<int>(out.whole.resources.size());
+        for (const plan::Resource& one : part.resources)
+            out.whole.resources.push_back(one);
+        for (plan::Dish dish : part.dishes) {
+            dish.cook = static_cast<int>(k);
+            for (plan::Way& way : dish.ways)
+                for (plan::Use& use : way.uses)
+                    use.resource += offset;
+            out.whole.dishes.push_back(std::move(dish));
+        }
+        out.parts.push_back(std::move(part));
+    }
+    return out;
+}
+
 } // namespace dynamet::tests

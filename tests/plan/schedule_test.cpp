@@ -173,5 +173,34 @@ TEST(Schedule, TwelveDishesOnEightAppliancesHoldAndAreNearTheirBound) {
     EXPECT_GE(planned, 3);
 }
 
+// Twelve dishes on eight appliances whose least cost is known exactly: three kitchens of four
+// dishes, each proved alone. The plan of all twelve together is within 5 % of that.
+TEST(Schedule, TwelveDishesComeWithinFivePerCentOfABoundThatIsKnown) {
+    int known = 0;
+    for (unsigned seed = 1; seed <= 8; ++seed) {
+        const auto joined = tests::joinedKitchens(seed, {4, 4, 4}, {3, 3, 2});
+        int least = 0;
+        bool proved = true;
+        for (const Problem& part : joined.parts) {
+            Effort long_;
+            long_.proofFailures = 200000;
+            const Found alone = solve(part, long_);
+            proved = proved && alone.plan && alone.proved;
+            least += alone.plan ? alone.plan->cost : 0;
+        }
+        if (!proved)
+            continue;
+        ++known;
+        const Found found = solve(joined.whole);
+        ASSERT_TRUE(found.plan) << seed;
+        EXPECT_EQ(all(broken(joined.whole, *found.plan)), "") << seed;
+        EXPECT_GE(found.plan->cost, least) << seed << ": no plan is cheaper than its parts alone";
+        EXPECT_LE(found.plan->cost, 1.05 * least) << seed;
+        fmt::print("seed {}: cost {}, known least {}, own bound {}\n", seed, found.plan->cost,
+                   least, found.bound);
+    }
+    EXPECT_GE(known, 5);
+}
+
 } // namespace
 } // namespace dynamet::plan

@@ -12,7 +12,7 @@
 namespace dynamet::app {
 
 QColor cookColour(std::size_t at) {
-    const QColor all[]{look::kAccent, look::kReference, look::kGood, look::kInk};
+    const QColor all[]{look::accent(), look::reference(), look::good(), look::ink()};
     return all[at % std::size(all)];
 }
 
@@ -41,11 +41,11 @@ void ScoreDotsView::paintEvent(QPaintEvent*) {
     const auto y = [&](double points) {
         return kTop + high * (kHighest - points) / (kHighest - kLowest);
     };
-    painter.setPen(look::kRule);
+    painter.setPen(look::rule());
     for (const int points : {1, 5, 9}) {
-        painter.setPen(look::kRule);
+        painter.setPen(look::rule());
         painter.drawLine(QPointF(kLeft, y(points)), QPointF(width(), y(points)));
-        painter.setPen(look::kQuietInk);
+        painter.setPen(look::quietInk());
         painter.drawText(QRectF(0, y(points) - 8, kLeft - 6, 16), Qt::AlignRight | Qt::AlignVCenter,
                          QString::number(points));
     }
@@ -53,13 +53,13 @@ void ScoreDotsView::paintEvent(QPaintEvent*) {
     const double wide = (width() - kLeft) / static_cast<double>(qualities);
     const double each = wide / static_cast<double>(cooks_ + 1);
     for (std::size_t q = 0; q < dots_.qualities.size(); ++q) {
-        painter.setPen(look::kInk);
+        painter.setPen(look::ink());
         const double left = kLeft + wide * static_cast<double>(q);
         painter.drawText(QRectF(left, height() - kFoot, wide, kFoot), Qt::AlignCenter,
                          toQt(dots_.qualities[q]));
         for (std::size_t c = 0; c < cooks_; ++c) {
             const double x = left + each * (static_cast<double>(c) + 1);
-            painter.setPen(look::kQuietInk);
+            painter.setPen(look::quietInk());
             painter.drawText(QRectF(x - 8, 0, 16, 14), Qt::AlignCenter, cookLetter(c));
         }
     }

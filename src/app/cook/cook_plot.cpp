@@ -19,20 +19,20 @@ CookPlot::CookPlot(QWidget* parent)
       typed_(addGraph()), pullLine_(addGraph()), from_(addGraph()), until_(addGraph()),
       now_(addGraph()) {
     setAccessibleName(QStringLiteral("Core: read and predicted"));
-    QColor band = look::kReference;
+    QColor band = look::reference();
     band.setAlpha(40);
     low_->setPen(Qt::NoPen);
     high_->setPen(Qt::NoPen);
     high_->setBrush(band);
     high_->setChannelFillGraph(low_);
-    middle_->setPen(QPen(look::kReference, 1, Qt::DashLine));
-    read_->setPen(QPen(look::kInk, 2.5));
+    middle_->setPen(QPen(look::reference(), 1, Qt::DashLine));
+    read_->setPen(QPen(look::ink(), 2.5));
     typed_->setLineStyle(QCPGraph::lsNone);
-    typed_->setScatterStyle(QCPScatterStyle(QCPScatterStyle::ssDisc, look::kInk, 9));
-    pullLine_->setPen(QPen(look::kAccent, 1.5, Qt::DashLine));
+    typed_->setScatterStyle(QCPScatterStyle(QCPScatterStyle::ssDisc, look::ink(), 9));
+    pullLine_->setPen(QPen(look::accent(), 1.5, Qt::DashLine));
     for (QCPGraph* edge : {from_, until_})
-        edge->setPen(QPen(look::kAccent, 1, Qt::DotLine));
-    now_->setPen(QPen(look::kQuietInk, 1));
+        edge->setPen(QPen(look::accent(), 1, Qt::DotLine));
+    now_->setPen(QPen(look::quietInk(), 1));
     xAxis->setLabel(QStringLiteral("minutes since it went in"));
     setMinimumHeight(120);
 }

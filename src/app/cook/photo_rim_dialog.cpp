@@ -48,7 +48,7 @@ void PhotoView::paintEvent(QPaintEvent*) {
         const QPointF at(points_[i].x, points_[i].y);
         painter.setPen(QPen(Qt::white, 4));
         painter.drawEllipse(at, 6, 6);
-        painter.setPen(QPen(i < 2 ? look::kInk : look::kAccent, 2));
+        painter.setPen(QPen(i < 2 ? look::ink() : look::accent(), 2));
         painter.drawEllipse(at, 6, 6);
         if (i % 2 == 1)
             painter.drawLine(QPointF(points_[i - 1].x, points_[i - 1].y), at);

@@ -42,6 +42,8 @@ class Document : public QObject {
     QUndoStack& undoStack() { return undo_; }
     const Units& units() const { return units_; }
     void setUnits(const Units& units);
+    /// Has everything drawn anew, as another unit would.
+    void sayUnits() { emit unitsChanged(); }
 
     bool isWritable() const { return book_ && book_->writable(); }
 

@@ -5,6 +5,7 @@
 
 #include "app/document/qt_text.h"
 
+#include "app/look/theme.h"
 #include <QByteArray>
 #include <QSettings>
 
@@ -17,6 +18,7 @@ QSettings userSettings();
 /// the user's own settings, never in a book.
 struct WindowMemory {
     Units units;
+    look::ThemeChoice theme = look::ThemeChoice::asDesktop;
     QString lastBook;
     QByteArray geometry;
 };

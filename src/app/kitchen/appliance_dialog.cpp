@@ -47,6 +47,7 @@ ApplianceDialog::ApplianceDialog(Document& document, const kitchen::Appliance& a
                                       : QStringLiteral("Change %1").arg(toQt(appliance.name)),
                  parent),
       appliance_(appliance), pan_(new QWidget), controls_(new QWidget) {
+    setProperty("guide", QStringLiteral("kitchen"));
     name_ = addText(QStringLiteral("Name of the appliance"), appliance.name,
                     QStringLiteral("what you call it"));
     QStringList kindNames;

@@ -22,6 +22,7 @@ QStringList instrumentKindNames() {
 InstrumentDialog::InstrumentDialog(Document& document, const kitchen::Instrument& instrument,
                                    QWidget* parent)
     : FormDialog(document, QStringLiteral("An instrument"), parent), instrument_(instrument) {
+    setProperty("guide", QStringLiteral("thermometers"));
     const Units& units = document.units();
     QStringList common{QStringLiteral("choose a common one")};
     for (const kitchen::Instrument& one : kitchen::commonInstruments())

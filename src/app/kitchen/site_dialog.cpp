@@ -8,6 +8,7 @@ namespace dynamet::app {
 
 SiteDialog::SiteDialog(Document& document, const kitchen::Site& site, QWidget* parent)
     : FormDialog(document, QStringLiteral("A place"), parent), site_(site), boiling_(new QLabel) {
+    setProperty("guide", QStringLiteral("kitchen"));
     const Units& units = document.units();
     name_ = addText(QStringLiteral("Name of the place"), site.name);
     height_ =

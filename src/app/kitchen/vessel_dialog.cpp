@@ -24,6 +24,7 @@ int materialAt(const std::string& id) {
 
 VesselDialog::VesselDialog(Document& document, const kitchen::Vessel& vessel, QWidget* parent)
     : FormDialog(document, QStringLiteral("A vessel"), parent), vessel_(vessel) {
+    setProperty("guide", QStringLiteral("kitchen"));
     const Units& units = document.units();
     common_ = addChoice(
         QStringLiteral("Begin with"),

@@ -29,11 +29,11 @@ void CourseLine::paintEvent(QPaintEvent*) {
     constexpr double kInset = 8, kSmall = 4, kLarge = 6.5;
     const double y = height() / 2.0, wide = width() - 2 * kInset;
     const auto x = [&](int i) { return kInset + (steps_ > 1 ? wide * i / (steps_ - 1) : 0); };
-    painter.setPen(QPen(look::kInk, 1));
+    painter.setPen(QPen(look::ink(), 1));
     painter.drawLine(QPointF(x(0), y), QPointF(x(steps_ - 1), y));
     for (int i = 0; i < steps_; ++i) {
         const bool now = i == at_;
-        painter.setBrush(now ? look::kAccent : i < at_ ? look::kInk : QColor(Qt::white));
+        painter.setBrush(now ? look::accent() : i < at_ ? look::ink() : QColor(Qt::white));
         const double r = now ? kLarge : kSmall;
         painter.drawEllipse(QPointF(x(i), y), r, r);
     }

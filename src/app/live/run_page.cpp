@@ -33,7 +33,7 @@ constexpr MarkKey kMarks[]{{Qt::Key_D, device::Mark::doorOpened, "D  door opened
                            {Qt::Key_H, device::Mark::set, "H  heat changed"}};
 
 QColor lineColour(int at) {
-    const QColor all[]{look::kAccent, look::kInk, look::kReference, QColor(0x4c, 0x7a, 0x5a)};
+    const QColor all[]{look::accent(), look::ink(), look::reference(), QColor(0x4c, 0x7a, 0x5a)};
     return all[static_cast<std::size_t>(at) % std::size(all)];
 }
 

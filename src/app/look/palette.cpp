@@ -6,9 +6,7 @@
 #include "app/look/plain_labels.h"
 
 #include <QApplication>
-#include <QFile>
 #include <QFontDatabase>
-#include <QPalette>
 #include <QStyleFactory>
 #include <algorithm>
 #include <array>
@@ -67,32 +65,14 @@ QFont textFont(int pixels, bool bold) {
     return font;
 }
 
-void applyLook() {
+void applyLook(ThemeChoice choice) {
     for (const char* file :
          {":/look/B612-Regular.otf", ":/look/B612-Bold.otf", ":/look/B612-Italic.otf"})
         QFontDatabase::addApplicationFont(QString::fromLatin1(file));
     qApp->installEventFilter(new PlainLabels(qApp));
     QApplication::setStyle(QStyleFactory::create(QStringLiteral("Fusion")));
     QApplication::setFont(textFont(13));
-    QPalette p;
-    p.setColor(QPalette::Window, kPage);
-    p.setColor(QPalette::Base, kSurface);
-    p.setColor(QPalette::AlternateBase, kPage);
-    p.setColor(QPalette::Button, kSurface);
-    for (auto role :
-         {QPalette::WindowText, QPalette::Text, QPalette::ButtonText, QPalette::ToolTipText})
-        p.setColor(role, kInk);
-    p.setColor(QPalette::PlaceholderText, kQuietInk);
-    p.setColor(QPalette::Highlight, kAccent);
-    p.setColor(QPalette::HighlightedText, kOnAccent);
-    p.setColor(QPalette::ToolTipBase, kSurface);
-    p.setColor(QPalette::Link, kAccent);
-    for (auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText})
-        p.setColor(QPalette::Disabled, role, QColor(0x76, 0x82, 0x84));
-    QApplication::setPalette(p);
-    QFile sheet(QStringLiteral(":/look/sheet.qss"));
-    if (sheet.open(QIODevice::ReadOnly))
-        qApp->setStyleSheet(QString::fromUtf8(sheet.readAll()));
+    chooseTheme(choice);
 }
 
 } // namespace dynamet::app::look

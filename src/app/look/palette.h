@@ -3,25 +3,12 @@
 
 #pragma once
 
+#include "app/look/theme.h"
+
 #include <QColor>
 #include <QFont>
 
 namespace dynamet::app::look {
-
-// A clean steel bench in good light: quiet surfaces, ink-dark text, one warm accent for "act here".
-inline const QColor kPage{0xed, 0xf0, 0xf0};
-inline const QColor kSurface{0xfa, 0xfb, 0xfb};
-inline const QColor kSunken{0xe3, 0xe8, 0xe8};
-inline const QColor kInk{0x1b, 0x24, 0x26};
-inline const QColor kQuietInk{0x4a, 0x58, 0x5b};
-inline const QColor kRule{0xc6, 0xcf, 0xd0};
-inline const QColor kAccent{0xa8, 0x42, 0x18};
-inline const QColor kOnAccent{0xff, 0xff, 0xff};
-inline const QColor kCaution{0x7a, 0x4c, 0x00};
-inline const QColor kCautionGround{0xf7, 0xea, 0xcc};
-inline const QColor kGood{0x2b, 0x5f, 0x45};
-inline const QColor kSelected{0xdd, 0xe5, 0xe4};
-inline const QColor kReference{0x3f, 0x55, 0x6b}; ///< curves of the recipe's own appliance
 
 inline constexpr int kGrid = 8;
 inline constexpr int kTarget = 40;    ///< height of what is tapped at the desk
@@ -34,8 +21,8 @@ double contrast(const QColor& a, const QColor& b);
 /// 600 °C, darker the hotter.
 QColor heatColour(double celsius);
 
-/// Loads the shipped font and sets palette and style sheet of the application. Call once.
-void applyLook();
+/// Loads the shipped font, sets the style and a theme. Call once.
+void applyLook(ThemeChoice choice = ThemeChoice::light);
 QFont textFont(int pixels, bool bold = false);
 
 /// Position 0…1 on the common temperature axis: even up to 300 °C, compressed above.

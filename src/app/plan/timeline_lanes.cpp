@@ -59,7 +59,7 @@ class Collector {
         out.to = to;
         out.fill = fill;
         out.menuDish = static_cast<int>(menu_.ofMenu[dish]);
-        out.colour = fill == Fill::hands ? look::kInk : look::kQuietInk;
+        out.colour = fill == Fill::hands ? look::ink() : look::quietInk();
         return out;
     }
 
@@ -73,9 +73,9 @@ class Collector {
         if (heats) {
             TimelineItem warming = item;
             warming.fill = Fill::heating;
-            warming.colour = look::kQuietInk;
+            warming.colour = look::quietInk();
             places_[static_cast<std::size_t>(step.place)].items.push_back(warming);
-            item.colour = look::kQuietInk;
+            item.colour = look::quietInk();
             item.to = item.from + std::max(1, static_cast<int>(step.heats.handsS / 60));
         }
         cooks_[static_cast<std::size_t>(step.cook)].items.push_back(item);
@@ -85,7 +85,7 @@ class Collector {
         const auto field =
             fieldAt(kitchen_, at.applianceId, at.setting, at.zone, at.vesselId, at.insertId);
         return field ? look::heatColour(representative(*field, kRoomK).kelvin - kZeroCelsiusK)
-                     : look::kReference;
+                     : look::reference();
     }
 
     void addDish(std::size_t d) {

@@ -120,9 +120,9 @@ void TimelineView::paintClock(QPainter& painter) const {
         static_cast<int>(std::ceil(static_cast<double>(lanes_.fromMin) / step)) * step;
     for (int minute = first; minute < lanes_.toMin; minute += step) {
         const double x = xOf(minute);
-        painter.setPen(QPen(look::kRule, 1));
+        painter.setPen(QPen(look::rule(), 1));
         painter.drawLine(QPointF(x, kTop - 8), QPointF(x, height()));
-        painter.setPen(look::kQuietInk);
+        painter.setPen(look::quietInk());
         painter.drawText(QRectF(x - 30, 2, 60, 18), Qt::AlignCenter, toQt(plan::clockText(minute)));
     }
 }
@@ -132,20 +132,20 @@ void TimelineView::paintBar(QPainter& painter, const Bar& bar) const {
     if (dragged_ >= 0 && bar.item->menuDish == dragged_)
         box.translate(dragX_ - dragFromX_, 0);
     const bool isChosen = bar.item->menuDish == chosen_ && bar.item->fill != Fill::hands;
-    painter.setPen(QPen(isChosen ? look::kAccent : look::kRule, isChosen ? 2 : 1));
+    painter.setPen(QPen(isChosen ? look::accent() : look::rule(), isChosen ? 2 : 1));
     switch (bar.item->fill) {
     case Fill::heating:
-        painter.setBrush(QBrush(look::kQuietInk, Qt::BDiagPattern));
+        painter.setBrush(QBrush(look::quietInk(), Qt::BDiagPattern));
         painter.drawRect(box);
         return;
     case Fill::rest:
-        painter.setBrush(QBrush(look::kQuietInk, Qt::Dense6Pattern));
+        painter.setBrush(QBrush(look::quietInk(), Qt::Dense6Pattern));
         painter.drawRect(box.adjusted(0, 7, 0, -7));
         return;
     case Fill::wait: {
         QLinearGradient fades(box.topLeft(), box.topRight());
-        fades.setColorAt(0, look::kSunken);
-        fades.setColorAt(1, look::kCautionGround);
+        fades.setColorAt(0, look::sunken());
+        fades.setColorAt(1, look::cautionGround());
         painter.setBrush(fades);
         painter.drawRect(box.adjusted(0, 9, 0, -9));
         return;
@@ -163,7 +163,7 @@ void TimelineView::paintBar(QPainter& painter, const Bar& bar) const {
     }
     case Fill::hands:
         painter.setPen(Qt::NoPen);
-        painter.setBrush(bar.item->menuDish == chosen_ ? look::kAccent : bar.item->colour);
+        painter.setBrush(bar.item->menuDish == chosen_ ? look::accent() : bar.item->colour);
         painter.drawRect(box.adjusted(0, 4, -0.5, -4));
         return;
     case Fill::cooking:
@@ -171,8 +171,8 @@ void TimelineView::paintBar(QPainter& painter, const Bar& bar) const {
     }
     painter.setBrush(bar.item->colour);
     painter.drawRect(box);
-    painter.setPen(look::contrast(bar.item->colour, look::kSurface) > 3 ? look::kSurface
-                                                                        : look::kInk);
+    painter.setPen(look::contrast(bar.item->colour, look::surface()) > 3 ? look::surface()
+                                                                         : look::ink());
     painter.setFont(look::textFont(13, true));
     const QString words = (bar.item->pinned ? QStringLiteral("▸ ") : QString()) + bar.item->words;
     const QFontMetricsF metrics(painter.font());
@@ -195,7 +195,7 @@ void TimelineView::paintName(QPainter& painter, const Bar& bar) const {
         if (std::abs(other.box.top() - bar.box.top()) <= 1 && other.box.right() <= right + 1 &&
             other.box.left() < right - 1)
             left = std::max(left, other.box.right());
-    painter.setPen(look::kInk);
+    painter.setPen(look::ink());
     painter.setFont(look::textFont(13, true));
     const QRectF room(left + 4, bar.box.top(), right - left - 10, bar.box.height());
     painter.drawText(
@@ -209,11 +209,11 @@ void TimelineView::paintLanes(QPainter& painter) const {
     painter.setFont(look::textFont(13));
     for (std::size_t i = 0; i < lanes_.lanes.size(); ++i) {
         const double high = static_cast<double>(lanes_.lanes[i].rows) * (bar_ + kGap) - kGap;
-        painter.setPen(look::kInk);
+        painter.setPen(look::ink());
         painter.drawText(QRectF(6, tops_[i], kNames - 12, bar_), Qt::AlignVCenter | Qt::AlignLeft,
                          painter.fontMetrics().elidedText(lanes_.lanes[i].name, Qt::ElideRight,
                                                           static_cast<int>(kNames) - 14));
-        painter.setPen(QPen(look::kRule, 1));
+        painter.setPen(QPen(look::rule(), 1));
         painter.drawLine(QPointF(0, tops_[i] + high + kLaneGap / 2),
                          QPointF(width(), tops_[i] + high + kLaneGap / 2));
     }
@@ -231,17 +231,17 @@ void TimelineView::paintEvent(QPaintEvent*) {
         paintBar(painter, bar);
     for (const Bar& bar : bars_)
         paintName(painter, bar);
-    painter.setPen(QPen(look::kInk, 2));
+    painter.setPen(QPen(look::ink(), 2));
     for (std::size_t i = 0; i < lanes_.lanes.size(); ++i)
         for (const auto& [minute, row] : lanes_.lanes[i].looks) {
             const double y = tops_[i] + static_cast<double>(row) * (bar_ + kGap);
             painter.drawLine(QPointF(xOf(minute), y - 3), QPointF(xOf(minute), y + bar_ + 3));
         }
     const double serve = xOf(lanes_.serveMin);
-    painter.setPen(QPen(look::kAccent, 2));
+    painter.setPen(QPen(look::accent(), 2));
     painter.drawLine(QPointF(serve, kTop - 8), QPointF(serve, height()));
     if (hasFocus()) {
-        painter.setPen(QPen(look::kAccent, 1));
+        painter.setPen(QPen(look::accent(), 1));
         painter.setBrush(Qt::NoBrush);
         painter.drawRect(rect().adjusted(0, 0, -1, -1));
     }

@@ -35,18 +35,18 @@ void CoalsView::showCoals(const kitchen::CoalsLaid& coals) {
 
 void CoalsView::paintDisc(QPainter& p, const QRectF& area, const QString& title,
                           const std::vector<kitchen::CoalSpot>& spots) const {
-    p.setPen(look::kInk);
+    p.setPen(look::ink());
     p.setFont(look::textFont(16, true));
     p.drawText(QRectF(area.left(), area.top(), area.width(), kTitle), Qt::AlignCenter, title);
     const double side = std::min(area.width(), area.height() - kTitle);
     QRectF disc(0, 0, side, side);
     disc.moveCenter(QPointF(area.center().x(), area.top() + kTitle + side / 2));
     disc.adjust(4, 4, -4, -4);
-    p.setPen(QPen(look::kQuietInk, 2));
+    p.setPen(QPen(look::quietInk(), 2));
     p.setBrush(Qt::NoBrush);
     p.drawEllipse(disc);
     const double radius = disc.width() / 2, coal = kCoal * radius;
-    p.setPen(QPen(look::kInk, 1));
+    p.setPen(QPen(look::ink(), 1));
     p.setBrush(look::heatColour(600)); // a glowing coal's
     for (const kitchen::CoalSpot& spot : spots)
         p.drawEllipse(

@@ -160,9 +160,9 @@ void DriftPane::draw(const Repeats& repeats, const rating::ControlChart& chart) 
         graph->setPen(QPen(colour, 1, style));
     };
     if (chart.values.size() > 1) {
-        line(chart.centre, look::kQuietInk, Qt::SolidLine);
-        line(chart.low, look::kAccent, Qt::DashLine);
-        line(chart.high, look::kAccent, Qt::DashLine);
+        line(chart.centre, look::quietInk(), Qt::SolidLine);
+        line(chart.low, look::accent(), Qt::DashLine);
+        line(chart.high, look::accent(), Qt::DashLine);
     }
     QVector<double> at, values, ewma;
     for (std::size_t i = 0; i < repeats.values.size(); ++i) {
@@ -173,13 +173,13 @@ void DriftPane::draw(const Repeats& repeats, const rating::ControlChart& chart) 
     }
     QCPGraph* dots = plot_->addGraph();
     dots->setData(at, values, true);
-    dots->setPen(QPen(look::kReference, 1));
+    dots->setPen(QPen(look::reference(), 1));
     dots->setScatterStyle(
-        QCPScatterStyle(QCPScatterStyle::ssDisc, look::kReference, look::kReference, 9));
+        QCPScatterStyle(QCPScatterStyle::ssDisc, look::reference(), look::reference(), 9));
     if (ewma.size() == at.size()) {
         QCPGraph* smooth = plot_->addGraph();
         smooth->setData(at, ewma, true);
-        smooth->setPen(QPen(look::kInk, 2));
+        smooth->setPen(QPen(look::ink(), 2));
     }
     plot_->xAxis->setLabel(
         QStringLiteral("repeat test (dots: results; thick line: weighted mean; dashed: limits)"));

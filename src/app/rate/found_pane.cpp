@@ -44,7 +44,7 @@ void CauseBar::paintEvent(QPaintEvent*) {
         const double w = shares_[i].second * width();
         p.fillRect(QRectF(x, 0, w, kBarHeight), kShades[i]);
         p.fillRect(QRect(0, y + 4, 10, 10), kShades[i]);
-        p.setPen(look::kInk);
+        p.setPen(look::ink());
         p.drawText(QRect(16, y, width() - 16, kLineHeight), Qt::AlignVCenter,
                    QStringLiteral("%1 %  %2")
                        .arg(std::lround(shares_[i].second * 100))
@@ -127,7 +127,7 @@ void FoundPane::showFound(const rating::Reduction& reduction, bool saved, const 
     sheet_->setVisible(!sheet.isEmpty());
     refusal_->hide();
     sentence_->setObjectName(QStringLiteral("sentence"));
-    sentence_->setStyleSheet(QStringLiteral("font-size: 18px; color: #1b2426;"));
+    sentence_->setObjectName(QStringLiteral("sentence"));
     sentence_->setText(toQt(words::foundWords(reduction, document_.units())));
     auto* grid = new QGridLayout(numbers_);
     grid->setContentsMargins(0, 0, 0, 0);

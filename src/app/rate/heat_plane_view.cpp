@@ -71,21 +71,21 @@ void HeatPlaneView::drawAxes(QPainter& p, const QRectF& area) const {
     p.setFont(look::textFont(12));
     for (int c = 50; c <= 500; c += 50) {
         const double x = place(c + kZeroCelsiusK, kLowH, area).x();
-        p.setPen(QPen(look::kSunken, 1));
+        p.setPen(QPen(look::sunken(), 1));
         p.drawLine(QPointF(x, area.top()), QPointF(x, area.bottom()));
-        p.setPen(look::kInk);
+        p.setPen(look::ink());
         p.drawText(QRectF(x - 30, area.bottom() + 4, 60, 16), Qt::AlignCenter,
                    toQt(printFixed(numberIn(Temperature::celsius(c), unit), 0)));
     }
     for (double h : {5.0, 10.0, 20.0, 50.0, 100.0, 200.0, 500.0, 1000.0}) {
         const double y = place(300, h, area).y();
-        p.setPen(QPen(look::kSunken, 1));
+        p.setPen(QPen(look::sunken(), 1));
         p.drawLine(QPointF(area.left(), y), QPointF(area.right(), y));
-        p.setPen(look::kInk);
+        p.setPen(look::ink());
         p.drawText(QRectF(0, y - 8, area.left() - 6, 16), Qt::AlignRight | Qt::AlignVCenter,
                    QString::number(h));
     }
-    p.setPen(look::kQuietInk);
+    p.setPen(look::quietInk());
     p.drawText(QRectF(area.left(), area.bottom() + 22, area.width(), 16), Qt::AlignCenter,
                QStringLiteral("acts like, %1   (upwards: heat transfer, W/m²K)")
                    .arg(QString::fromUtf8(unitSign(unit))));
@@ -105,10 +105,10 @@ void HeatPlaneView::drawFluxLines(QPainter& p, const QRectF& area) const {
             begun ? path.lineTo(last) : path.moveTo(last);
             begun = true;
         }
-        p.setPen(QPen(look::kRule, 1, Qt::DashLine));
+        p.setPen(QPen(look::rule(), 1, Qt::DashLine));
         p.setBrush(Qt::NoBrush);
         p.drawPath(path);
-        p.setPen(look::kQuietInk);
+        p.setPen(look::quietInk());
         if (begun)
             p.drawText(QRectF(last.x() - 72, last.y() - 16, 70, 14), Qt::AlignRight,
                        QStringLiteral("%1 kW/m²").arg(flux / 1000));
@@ -132,12 +132,12 @@ void HeatPlaneView::drawMark(QPainter& p, const QRectF& area, int index) const {
     }
     p.setPen(QPen(colour, 2));
     p.setBrush(m.provenance == kitchen::Provenance::measured ? QBrush(colour)
-                                                             : QBrush(look::kSurface));
+                                                             : QBrush(look::surface()));
     p.drawEllipse(at, 5, 5);
     if (m.provenance == kitchen::Provenance::interpolated)
         p.drawLine(at - QPointF(4, 0), at + QPointF(4, 0));
     if (index == chosen_ || index == held_) {
-        p.setPen(QPen(index == chosen_ ? look::kAccent : look::kInk, 2));
+        p.setPen(QPen(index == chosen_ ? look::accent() : look::ink(), 2));
         p.setBrush(Qt::NoBrush);
         p.drawEllipse(at, 10, 10);
     }
@@ -145,7 +145,7 @@ void HeatPlaneView::drawMark(QPainter& p, const QRectF& area, int index) const {
 
 void HeatPlaneView::draw(QPainter& p, const QSize& size) const {
     p.setRenderHint(QPainter::Antialiasing);
-    p.fillRect(QRect(QPoint(0, 0), size), look::kSurface);
+    p.fillRect(QRect(QPoint(0, 0), size), look::surface());
     const QRectF area = areaOf(size);
     drawAxes(p, area);
     drawFluxLines(p, area);
@@ -159,7 +159,7 @@ void HeatPlaneView::paintEvent(QPaintEvent*) {
     QPainter p(this);
     draw(p, size());
     if (hasFocus()) {
-        p.setPen(QPen(look::kAccent, 1));
+        p.setPen(QPen(look::accent(), 1));
         p.drawRect(rect().adjusted(0, 0, -1, -1));
     }
 }

@@ -31,6 +31,7 @@ ImportDialog::ImportDialog(const rating::Protocol& protocol, const std::vector<s
       description_(new QLabel), problem_(new QLabel), summary_(new QLabel),
       preview_(new QPlainTextEdit), columns_(new QWidget),
       import_(new QPushButton(QStringLiteral("Import"))) {
+    setProperty("guide", QStringLiteral("rate"));
     setWindowTitle(QStringLiteral("Import a log"));
     resize(620, 520);
     auto* box = new QVBoxLayout(this);

@@ -45,7 +45,7 @@ void OpenCoalsView::paintEvent(QPaintEvent*) {
     const double left = kMargin, right = width() - kMargin;
     const bool oneSide = layout_ != coals::Layout::even;
     const double bedRight = oneSide ? (left + right) / 2 : right;
-    p.setPen(QPen(look::kInk, 1));
+    p.setPen(QPen(look::ink(), 1));
     p.setBrush(look::heatColour(600)); // a glowing coal's
     for (double x = left + kBed / 2; x < bedRight; x += kBed)
         for (int layer = 0; layer < (layout_ == coals::Layout::banked ? 2 : 1); ++layer)
@@ -54,9 +54,9 @@ void OpenCoalsView::paintEvent(QPaintEvent*) {
     p.setFont(look::textFont(15, true));
     for (const kitchen::AtGrate& at : plan_->heights) {
         const double y = ground - kBed - at.heightM * scale;
-        p.setPen(QPen(look::kQuietInk, 2));
+        p.setPen(QPen(look::quietInk(), 2));
         p.drawLine(QPointF(left, y), QPointF(right, y));
-        p.setPen(look::kInk);
+        p.setPen(look::ink());
         p.drawText(QRectF(left, y - kLine, right - left, kLine - 2),
                    Qt::AlignRight | Qt::AlignVCenter, toQt(words::grateWords(at, inches_)));
     }

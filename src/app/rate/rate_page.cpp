@@ -87,7 +87,7 @@ void RatePage::writeWallSheet() {
     const words::Sheet sheet = words::wallSheet(document_.kitchen(), *appliance, document_.units());
     writeAsked(document_, this, QStringLiteral("Sheet for the wall"),
                QStringLiteral("%1.pdf").arg(toQt(appliance->name)),
-               QStringLiteral("PDF (*.pdf);;Page (*.html);;Spreadsheet (*.xlsx)"),
+               QStringLiteral("PDF (*.pdf);;Page (*.html);;Spreadsheet (*.xlsx);;Table (*.csv)"),
                [sheet](const QString& path) { return writeSheet(sheet, path); });
 }
 

@@ -109,12 +109,12 @@ void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     QPainter& p = *painter;
     p.save();
     if (option.state & QStyle::State_Selected) {
-        p.fillRect(option.rect, look::kSelected);
+        p.fillRect(option.rect, look::selected());
         p.fillRect(QRect(option.rect.left(), option.rect.top(), 3, option.rect.height()),
-                   look::kAccent);
+                   look::accent());
     }
     if ((option.state & QStyle::State_HasFocus) && (option.state & QStyle::State_Selected)) {
-        p.setPen(QPen(look::kAccent, 1));
+        p.setPen(QPen(look::accent(), 1));
         p.drawRect(option.rect.adjusted(0, 0, -1, -1));
     }
     if (cell.shown) {
@@ -123,14 +123,14 @@ void CellDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
         paintPatch(p, QRect(option.rect.left() + 10, option.rect.center().y() - 8, 18, 17), patch);
     }
     p.setFont(look::textFont(13, from == kitchen::Provenance::measured));
-    p.setPen(from == kitchen::Provenance::assumed ? look::kQuietInk : look::kInk);
+    p.setPen(from == kitchen::Provenance::assumed ? look::quietInk() : look::ink());
     const QString words = index.data().toString();
     const int wide = p.fontMetrics().horizontalAdvance(words);
     const QRect place = option.rect.adjusted(38, 0, -4, 0);
     p.drawText(place, Qt::AlignVCenter,
                p.fontMetrics().elidedText(words, Qt::ElideRight, place.width()));
     p.setFont(look::textFont(12));
-    p.setPen(look::kQuietInk);
+    p.setPen(look::quietInk());
     const QRect rest = place.adjusted(wide + 24, 0, -4, 0);
     if (rest.width() > 80)
         p.drawText(rest, Qt::AlignVCenter | Qt::AlignRight,
@@ -144,22 +144,22 @@ void SettingHeader::paintSection(QPainter* painter, const QRect& rect, int secti
         return;
     const auto& burners = sheet.burners[static_cast<std::size_t>(section)];
     painter->save();
-    painter->fillRect(rect, look::kSurface);
-    painter->fillRect(QRect(rect.left(), rect.bottom(), rect.width(), 1), look::kSunken);
+    painter->fillRect(rect, look::surface());
+    painter->fillRect(QRect(rect.left(), rect.bottom(), rect.width(), 1), look::sunken());
     painter->setRenderHint(QPainter::Antialiasing);
     int x = rect.left() + 8;
     for (double share : burners) {
         const QRectF disc(x, rect.center().y() - 7, 15, 15);
-        painter->setPen(QPen(look::kInk, 1.2));
+        painter->setPen(QPen(look::ink(), 1.2));
         painter->setBrush(Qt::NoBrush);
         painter->drawEllipse(disc);
-        painter->setBrush(look::kInk);
+        painter->setBrush(look::ink());
         if (share > 0)
             painter->drawPie(disc, 90 * 16, -static_cast<int>(share * 360 * 16));
         x += 20;
     }
     painter->setFont(look::textFont(13));
-    painter->setPen(look::kInk);
+    painter->setPen(look::ink());
     painter->drawText(
         QRect(x + (burners.empty() ? 0 : 4), rect.top(), rect.right() - x, rect.height()),
         Qt::AlignVCenter, model()->headerData(section, Qt::Vertical, Qt::DisplayRole).toString());

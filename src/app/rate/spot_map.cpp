@@ -40,8 +40,8 @@ void SpotMap::paintEvent(QPaintEvent*) {
         const QColor colour = look::heatColour(celsius);
         p.fillRect(cell, colour);
         const bool dark =
-            look::contrast(colour, look::kSurface) >= look::contrast(colour, look::kInk);
-        p.setPen(dark ? look::kSurface : look::kInk);
+            look::contrast(colour, look::surface()) >= look::contrast(colour, look::ink());
+        p.setPen(dark ? look::surface() : look::ink());
         p.drawText(
             cell, Qt::AlignCenter,
             toQt(printTemperature(Temperature::celsius(celsius), document_.units().temperature())));

@@ -68,7 +68,7 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
     QStringList words;
     bool first = true;
     for (const auto& [role, series] : input.channels) {
-        const QColor colour = first ? look::kReference : look::kQuietInk;
+        const QColor colour = first ? look::reference() : look::quietInk();
         plot_->addLine(upper, screenReadings(series).series, colour, units,
                        first ? Qt::SolidLine : Qt::DotLine);
         words << QStringLiteral("%1: %2 readings, %3 s apart")
@@ -79,7 +79,8 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
     }
     const bool fitted = reduction && !reduction->fit.empty();
     if (fitted)
-        plot_->addLine(upper, reduction->fit, look::kAccent, units)->setPen(QPen(look::kAccent, 2));
+        plot_->addLine(upper, reduction->fit, look::accent(), units)
+            ->setPen(QPen(look::accent(), 2));
     plot_->rescaleAxes();
     if (fitted) {
         auto* lower = new QCPAxisRect(plot_);
@@ -90,7 +91,7 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
             ->setLabel(QStringLiteral("reading − fit, %1")
                            .arg(QString::fromUtf8(unitSign(units.temperature()))));
         lower->axis(QCPAxis::atBottom)->setLabel(QStringLiteral("minutes"));
-        plot_->addLine(lower, reduction->residuals, look::kReference, units, Qt::SolidLine, true);
+        plot_->addLine(lower, reduction->residuals, look::reference(), units, Qt::SolidLine, true);
         lower->axis(QCPAxis::atLeft)->rescale();
         lower->axis(QCPAxis::atBottom)->setRange(upper->axis(QCPAxis::atBottom)->range());
         auto* group = new QCPMarginGroup(plot_);
@@ -137,7 +138,7 @@ void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reductio
         const auto at = input.keyed.find(role.role);
         if (at == input.keyed.end() || role.kind != rating::KeyedKind::temperature)
             continue;
-        const QColor colour = drawn == 0 ? look::kReference : look::kQuietInk;
+        const QColor colour = drawn == 0 ? look::reference() : look::quietInk();
         QCPGraph* graph =
             plot_->addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
         graph->setLineStyle(QCPGraph::lsNone);
@@ -151,7 +152,7 @@ void TracePane::drawKeyed(const rating::TestInput& input, const rating::Reductio
     }
     plot_->rescaleAxes();
     QCPGraph* line = plot_->addGraph(rect->axis(QCPAxis::atBottom), rect->axis(QCPAxis::atLeft));
-    line->setPen(QPen(look::kAccent, 1));
+    line->setPen(QPen(look::accent(), 1));
     if (reduction && !reduction->fit.empty()) { // run by run
         for (std::size_t i = 0; i < reduction->fit.size(); ++i)
             line->addData(reduction->fit.timeS[i] + 1,

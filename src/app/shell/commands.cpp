@@ -3,6 +3,7 @@
 
 #include "app/shell/commands.h"
 
+#include "app/look/theme.h"
 #include "app/widgets/type_to_choose.h"
 
 #include <QApplication>
@@ -44,8 +45,14 @@ Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)
         {Qt::CTRL | Qt::Key_U});
     add(gasMarks, QStringLiteral("Gas marks beside oven dials"), {Qt::CTRL | Qt::Key_G});
     actions_[gasMarks]->setCheckable(true);
+    add(changeLook, look::themeWords(look::chosenTheme()), {Qt::CTRL | Qt::Key_D});
     add(openBook, QStringLiteral("Open or begin another book"), {Qt::CTRL | Qt::Key_O});
     add(workInCopy, QStringLiteral("Work in a copy…"), {});
+    add(exportBook, QStringLiteral("Export changes…"), {Qt::CTRL | Qt::Key_E});
+    add(takeIn, QStringLiteral("Take in changes…"), {Qt::CTRL | Qt::SHIFT | Qt::Key_E});
+    add(share, QStringLiteral("Share one appliance or recipe…"), {});
+    add(ratings, QStringLiteral("All ratings as a table…"), {});
+    add(copies, QStringLiteral("Copies of the last days…"), {});
     menu_->addSeparator();
     add(guide, QStringLiteral("Guide"), {Qt::Key_F1});
     add(quit, QStringLiteral("Quit"), {Qt::CTRL | Qt::Key_Q});
@@ -63,6 +70,12 @@ bool Commands::eventFilter(QObject* watched, QEvent* event) {
             return true;
         }
     }
+    // A dialog keeps the window's own keys away; help is wanted there most.
+    if (event->type() == QEvent::KeyPress && static_cast<QKeyEvent*>(event)->key() == Qt::Key_F1 &&
+        watched == QApplication::focusWidget() && QApplication::activeModalWidget()) {
+        emit helpWanted(QApplication::activeModalWidget());
+        return true;
+    }
     return QObject::eventFilter(watched, event);
 }
 
@@ -70,10 +83,11 @@ void Commands::enable(const Situation& now) {
     using Place = Situation::Place;
     const auto can = [this](Command command, bool yes) { actions_[command]->setEnabled(yes); };
     const bool working = now.bookOpen && now.place != Place::books;
-    for (const Command command :
-         {rate, translate, plan, cook, compare, kitchen, logbook, workInCopy, findAppliance})
+    for (const Command command : {rate, translate, plan, cook, compare, kitchen, logbook,
+                                  workInCopy, findAppliance, exportBook, share, ratings, copies})
         can(command, now.bookOpen);
     can(findAppliance, working);
+    can(takeIn, now.bookOpen && now.writable);
     can(importLog, now.place == Place::rate && now.atBench && now.canImport && now.writable);
     can(saveRating, now.place == Place::rate && now.atBench && now.canSave && now.writable);
     can(measureLive, now.place == Place::rate && now.hasAppliance && now.writable);
@@ -85,6 +99,7 @@ void Commands::enable(const Situation& now) {
     can(redo, working && !now.redo.isEmpty());
     can(openBook, working);
     actions_[gasMarks]->setChecked(now.gasMarks);
+    actions_[changeLook]->setText(look::themeWords(look::chosenTheme()));
     actions_[undo]->setText(now.undo.isEmpty() ? QStringLiteral("Undo")
                                                : QStringLiteral("Undo %1").arg(now.undo));
     actions_[redo]->setText(now.redo.isEmpty() ? QStringLiteral("Redo")

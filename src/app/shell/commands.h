@@ -47,14 +47,25 @@ class Commands : public QObject {
         redo,
         switchUnits,
         gasMarks,
+        changeLook,
         openBook,
         workInCopy,
+        exportBook,
+        takeIn,
+        share,
+        ratings,
+        copies,
         guide,
         quit,
         count
     };
     explicit Commands(QWidget& window);
     QAction& action(Command command) { return *actions_[command]; }
+  signals:
+    /// F1 in a dialog.
+    void helpWanted(QWidget* dialog);
+
+  public:
     /// The one place that says what can be done when.
     void enable(const Situation& now);
     /// All of them, in groups.

@@ -27,7 +27,8 @@ QString pageText(const QString& page) {
 
 } // namespace
 
-GuideWindow::GuideWindow(QWidget* parent) : QDialog(parent), text_(new QTextBrowser) {
+GuideWindow::GuideWindow(QWidget* parent)
+    : QDialog(parent), text_(new QTextBrowser), search_(new QLineEdit) {
     setWindowTitle(QStringLiteral("Guide"));
     resize(640, 640);
     auto* box = new QVBoxLayout(this);
@@ -39,6 +40,12 @@ GuideWindow::GuideWindow(QWidget* parent) : QDialog(parent), text_(new QTextBrow
             page.chop(3);
         showPage(page);
     });
+    text_->setSearchPaths({QStringLiteral(":/look/guide")});
+    search_->setAccessibleName(QStringLiteral("Search the guide"));
+    search_->setPlaceholderText(QStringLiteral("Search the guide"));
+    search_->setClearButtonEnabled(true);
+    connect(search_, &QLineEdit::textChanged, this, &GuideWindow::search);
+    box->addWidget(search_);
     box->addWidget(text_, 1);
     auto* line = new QHBoxLayout;
     auto* all = new QPushButton(QStringLiteral("All pages"));
@@ -52,13 +59,38 @@ GuideWindow::GuideWindow(QWidget* parent) : QDialog(parent), text_(new QTextBrow
     box->addLayout(line);
 }
 
-void GuideWindow::showPage(const QString& page) {
+void GuideWindow::search(const QString& words) {
+    if (words.trimmed().isEmpty())
+        return showPage(QStringLiteral("index"), Focus::stays);
+    auto pages = rating::pagesIn(data::guide_pages);
+    for (auto& page : rating::protocolPages())
+        pages.push_back(std::move(page));
+    QString list = QStringLiteral("# Pages about “%1”\n\n").arg(words.toHtmlEscaped());
+    const auto found = rating::pagesAbout(std::move(pages), toStd(words));
+    for (const auto& page : found) {
+        const QString title = toQt(page.text).section(QLatin1Char('\n'), 0, 0).mid(2);
+        list += QStringLiteral("- [%1](%2.md)\n").arg(title, toQt(page.name));
+    }
+    if (found.empty())
+        list += QStringLiteral("No page has all of these words.\n");
+    text_->setMarkdown(list);
+}
+
+void GuideWindow::showPage(const QString& page, Focus focus) {
     const QString found = pageText(page);
     text_->setMarkdown(
         found.isEmpty()
             ? QStringLiteral("# No such page\n\nThe guide has no page \"%1\".").arg(page)
             : found);
-    text_->setFocus();
+    if (focus == Focus::text)
+        text_->setFocus();
+}
+
+QString GuideWindow::pageIn(const QWidget* widget) {
+    for (const QWidget* at : widget->findChildren<QWidget*>())
+        if (at->isVisible() && !at->property("guide").toString().isEmpty())
+            return at->property("guide").toString();
+    return pageOf(widget);
 }
 
 QString GuideWindow::pageOf(const QWidget* widget) {

@@ -4,6 +4,7 @@
 #pragma once
 
 #include <QDialog>
+#include <QLineEdit>
 #include <QTextBrowser>
 
 namespace dynamet::app {
@@ -14,12 +15,18 @@ class GuideWindow : public QDialog {
     Q_OBJECT
   public:
     explicit GuideWindow(QWidget* parent = nullptr);
-    void showPage(const QString& page);
+    enum class Focus { text, stays };
+    void showPage(const QString& page, Focus focus = Focus::text);
     /// "protocols/block", "rate"…; "index" when nothing up the tree names one.
     static QString pageOf(const QWidget* widget);
+    /// Of what is shown inside it.
+    static QString pageIn(const QWidget* widget);
 
   private:
+    /// The pages that have all of these words.
+    void search(const QString& words);
     QTextBrowser* text_;
+    QLineEdit* search_;
 };
 
 } // namespace dynamet::app

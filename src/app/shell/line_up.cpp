@@ -103,7 +103,7 @@ void CombDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     if (first) {
         const QRect head(area.left() + kEdge, area.top(), area.width() - 2 * kEdge, kGroupHeight);
         p.setFont(look::textFont(11, true));
-        p.setPen(look::kQuietInk);
+        p.setPen(look::quietInk());
         if (narrow) // its words would be cut: a line tells the groups apart
             p.drawLine(head.left(), head.center().y(), head.right(), head.center().y());
         else
@@ -112,11 +112,11 @@ void CombDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
         area.setTop(area.top() + kGroupHeight);
     }
     if (option.state & QStyle::State_Selected) {
-        p.fillRect(area, look::kSelected);
-        p.fillRect(QRect(area.left(), area.top(), 4, area.height()), look::kAccent);
+        p.fillRect(area, look::selected());
+        p.fillRect(QRect(area.left(), area.top(), 4, area.height()), look::accent());
     }
     p.setFont(look::textFont(13, option.state & QStyle::State_Selected));
-    p.setPen(look::kInk);
+    p.setPen(look::ink());
     const QRect line(area.left() + kEdge, area.top() + 3, area.width() - 2 * kEdge, 18);
     if (narrow) {
         p.drawText(line, Qt::AlignVCenter,
@@ -126,21 +126,21 @@ void CombDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
         p.drawText(line, Qt::AlignVCenter | Qt::AlignLeft,
                    p.fontMetrics().elidedText(row.name, Qt::ElideRight, line.width() - aged));
         p.setFont(look::textFont(12));
-        p.setPen(look::kQuietInk);
+        p.setPen(look::quietInk());
         p.drawText(line, Qt::AlignVCenter | Qt::AlignRight, row.age);
     }
     const int left = area.left() + kEdge, width = area.width() - 2 * kEdge;
     if (row.comb.empty() && !narrow) { // nothing to draw: say why
         p.setFont(look::textFont(12));
-        p.setPen(look::kQuietInk);
+        p.setPen(look::quietInk());
         p.drawText(QRect(left, area.top() + 21, width, 17), Qt::AlignVCenter,
                    QStringLiteral("not known: it has no pan yet"));
     }
     if ((option.state & QStyle::State_HasFocus) && (option.state & QStyle::State_Selected)) {
-        p.setPen(QPen(look::kAccent, 1));
+        p.setPen(QPen(look::accent(), 1));
         p.drawRect(area.adjusted(0, 0, -1, -1));
     }
-    p.fillRect(QRect(left, area.top() + 38, width, 1), look::kRule);
+    p.fillRect(QRect(left, area.top() + 38, width, 1), look::rule());
     for (const kitchen::CombTick& tick : row.comb)
         paintTick(p, tick, axisX(tick.kelvin - kZeroCelsiusK, left, width), area.top() + 24, 14);
     p.restore();
@@ -259,7 +259,7 @@ void LineUp::paintEvent(QPaintEvent* event) {
         return;
     QPainter p(this);
     p.setFont(look::textFont(11));
-    p.setPen(look::kQuietInk);
+    p.setPen(look::quietInk());
     const int left = kEdge, width = this->width() - 2 * kEdge, y = height() - kAxisHeight + 4;
     const TemperatureUnit unit = document_.units().temperature();
     const auto& numbers = document_.units().fahrenheit ? kAxisF : kAxisC;
@@ -268,7 +268,7 @@ void LineUp::paintEvent(QPaintEvent* event) {
                                                                  : Temperature::celsius(number))
                                 .celsius(),
                             left, width);
-        p.fillRect(QRect(x, y - 2, 1, 4), look::kQuietInk);
+        p.fillRect(QRect(x, y - 2, 1, 4), look::quietInk());
         const bool first = number == numbers.front(), last = number == numbers.back();
         const QString words =
             QString::number(number) + (first ? QString::fromUtf8(unitSign(unit)) : QString());

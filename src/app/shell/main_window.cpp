@@ -3,6 +3,10 @@
 
 #include "app/shell/main_window.h"
 
+#include "app/exchange/exchange.h"
+#include "app/look/theme.h"
+#include "app/widgets/sheet_page.h"
+
 #include "app/shell/next_test_dialog.h"
 #include "app/shell/test_day_dialog.h"
 #include "run/from_plan.h"
@@ -179,9 +183,31 @@ void MainWindow::connectCommands() {
         units.gasMarks = !units.gasMarks;
         document_.setUnits(units);
     });
+    on(Commands::changeLook, [this] {
+        look::chooseTheme(look::after(look::chosenTheme()));
+        document_.sayUnits(); // everything is drawn anew
+        enableCommands();
+    });
     on(Commands::openBook, [this] { showBooks(); });
     on(Commands::workInCopy, [this] { openCopy(); });
+    on(Commands::exportBook, [this] { exportChanges(document_, this); });
+    on(Commands::takeIn, [this] { takeInChanges(document_, this); });
+    on(Commands::share, [this] { shareThing(document_, this); });
+    on(Commands::ratings, [this] {
+        const auto sheet = words::ratingsSheet(document_.kitchen(), document_.units());
+        writeAsked(document_, this, QStringLiteral("All ratings as a table"),
+                   QStringLiteral("ratings.xlsx"),
+                   QStringLiteral("Spreadsheet (*.xlsx);;Table (*.csv);;Page (*.html)"),
+                   [sheet](const QString& path) { return writeSheet(sheet, path); });
+    });
+    on(Commands::copies, [this] { showCopies(document_, toQt(document_.book().path()), this); });
     on(Commands::guide, [this] { showGuide(); });
+    connect(commands_, &Commands::helpWanted, this, [](QWidget* dialog) {
+        auto* guide = new GuideWindow(dialog);
+        guide->setAttribute(Qt::WA_DeleteOnClose);
+        guide->showPage(GuideWindow::pageOf(QApplication::focusWidget()));
+        guide->show();
+    });
     on(Commands::quit, [this] { close(); });
     connect(&document_.undoStack(), &QUndoStack::indexChanged, this, &MainWindow::enableCommands);
     connect(&document_, &Document::changed, this, &MainWindow::enableCommands);
@@ -427,7 +453,9 @@ void MainWindow::addAppliance() {
 }
 
 void MainWindow::showGuide() {
-    const QString page = GuideWindow::pageOf(QApplication::focusWidget());
+    QString page = GuideWindow::pageOf(QApplication::focusWidget());
+    if (page == QLatin1String("index") && outer_->currentIndex() == 1) // nothing has the focus
+        page = GuideWindow::pageIn(pages_->currentWidget());
     if (!guide_)
         guide_ = new GuideWindow(this);
     guide_->showPage(page);

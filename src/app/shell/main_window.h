@@ -50,8 +50,8 @@ class MainWindow : public QMainWindow {
     KitchenPage& kitchenPage() { return *kitchen_; }
     LineUp& lineUp() { return *lineUp_; }
     bool isIdle() const;
-    /// Says on the first page why a book could not be opened.
-    void showProblem(const QString& words) { start_->showProblem(words); }
+    /// Opens a book; the first page says why it could not be, and what can be done.
+    void tryBook(const QString& path) { start_->tryOpen(path); }
 
   protected:
     void resizeEvent(QResizeEvent* event) override;

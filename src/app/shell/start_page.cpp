@@ -3,6 +3,9 @@
 
 #include "app/shell/start_page.h"
 
+#include "app/exchange/exchange.h"
+#include "book/safety/copies.h"
+
 #include "app/widgets/quantity_kinds.h"
 
 #include <QComboBox>
@@ -64,6 +67,7 @@ StartPage::StartPage(Document& document, const QString& demoBook, QWidget* paren
     outer->addWidget(under);
     outer->addSpacing(24);
     outer->addWidget(problem_);
+    outer->addWidget(rescue());
     auto* line = new QHBoxLayout;
     line->setSpacing(0);
     const auto rule = [] {
@@ -204,8 +208,36 @@ void StartPage::tryDemo() {
 void StartPage::tryOpen(const QString& path) {
     if (path.trimmed().isEmpty())
         return showProblem(QStringLiteral("Type where the book is, or press Browse."));
-    if (const auto opened = document_.open(atHome(path)); !opened)
+    const QString file = atHome(path);
+    const auto opened = document_.open(file);
+    if (!opened)
         showProblem(toQt(opened.error(), document_.units()));
+    const bool damaged = !opened && opened.error().code == Errc::corruptData;
+    damaged_ = damaged ? file : QString();
+    saveRest_->setVisible(damaged);
+    copies_->setVisible(damaged && !book::copiesOf(toStd(file)).empty());
+}
+
+QWidget* StartPage::rescue() {
+    auto* widget = new QWidget;
+    auto* line = new QHBoxLayout(widget);
+    line->setContentsMargins(0, 0, 0, 8);
+    saveRest_ = new QPushButton(QStringLiteral("Save what can be read into a new book"));
+    saveRest_->setAccessibleName(saveRest_->text());
+    copies_ = new QPushButton(QStringLiteral("Copies of the last days…"));
+    copies_->setAccessibleName(copies_->text());
+    for (QPushButton* button : {saveRest_, copies_}) {
+        button->hide();
+        line->addWidget(button);
+    }
+    line->addStretch();
+    connect(saveRest_, &QPushButton::clicked, this, [this] {
+        if (const QString why = saveTheRest(document_, damaged_); !why.isEmpty())
+            showProblem(why);
+    });
+    connect(copies_, &QPushButton::clicked, this,
+            [this] { showCopies(document_, damaged_, this); });
+    return widget;
 }
 
 QLayout* StartPage::withBrowse(QLineEdit* field, const QString& name, bool fresh) {

@@ -8,6 +8,7 @@
 
 #include <QLabel>
 #include <QLineEdit>
+#include <QPushButton>
 #include <QWidget>
 
 namespace dynamet::app {
@@ -17,15 +18,17 @@ class StartPage : public QWidget {
     Q_OBJECT
   public:
     StartPage(Document& document, const QString& demoBook, QWidget* parent = nullptr);
-    void showProblem(const QString& words);
+    /// Opens a book, or says why not and what can be done.
+    void tryOpen(const QString& path);
     void forgetProblem() { problem_->hide(); }
 
   private:
+    void showProblem(const QString& words);
     QWidget* demoChoice();
     QWidget* newChoice();
     QWidget* openChoice();
     void tryDemo();
-    void tryOpen(const QString& path);
+    QWidget* rescue();
     void begin();
     void showBoiling();
     void browse(QLineEdit* field, bool fresh);
@@ -33,6 +36,8 @@ class StartPage : public QWidget {
     Document& document_;
     QString demoBook_;
     QLabel* problem_;
+    QString damaged_; ///< the book that could not be opened
+    QPushButton *saveRest_ = nullptr, *copies_ = nullptr;
     QLineEdit* name_;
     QuantityField* altitude_;
     QLabel* boiling_;

@@ -3,6 +3,7 @@
 
 #include "app/shell/top_bar.h"
 
+#include "app/look/ink_icon.h"
 #include "app/widgets/quantity_kinds.h"
 
 #include <QFileInfo>
@@ -48,7 +49,7 @@ TopBar::TopBar(Document& document, Commands& commands, QWidget* parent)
     for (const auto& [button, icon, name] :
          {std::tuple{undo_, ":/look/icons/undo.svg", QStringLiteral("Undo")},
           {redo_, ":/look/icons/redo.svg", QStringLiteral("Redo")}}) {
-        button->setIcon(QIcon(QString::fromLatin1(icon)));
+        button->setIcon(look::inkIcon(QString::fromLatin1(icon)));
         button->setIconSize({22, 22});
         button->setFixedSize(40, 40);
         button->setAccessibleName(name);

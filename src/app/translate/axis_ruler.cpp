@@ -28,11 +28,11 @@ void AxisRuler::paintEvent(QPaintEvent*) {
     p.setFont(look::textFont(11));
     const double end = rows_.axisEndS();
     const int wide = width() - 2 * kEdge;
-    p.fillRect(QRect(kEdge, 2, wide, 1), look::kQuietInk);
+    p.fillRect(QRect(kEdge, 2, wide, 1), look::quietInk());
     for (const double mark : translate::axisMarks(end, wide / 90)) {
         const int x = kEdge + static_cast<int>(mark / end * wide);
-        p.fillRect(QRect(x, 2, 1, 5), look::kQuietInk);
-        p.setPen(look::kQuietInk);
+        p.fillRect(QRect(x, 2, 1, 5), look::quietInk());
+        p.setPen(look::quietInk());
         p.drawText(QRect(x == kEdge ? x : x - 40, 7, 80, 16),
                    QFlags<Qt::AlignmentFlag>(x == kEdge ? Qt::AlignLeft : Qt::AlignHCenter) |
                        Qt::AlignTop,

@@ -68,6 +68,7 @@ Result<std::pair<double, double>> numberOf(recipe_text::BindingKind kind, const 
 BindingDialog::BindingDialog(Document& document, const recipe_text::Binding& binding,
                              QWidget* parent)
     : FormDialog(document, QStringLiteral("What these words mean"), parent), binding_(binding) {
+    setProperty("guide", QStringLiteral("words"));
     auto* words = new QLabel(QStringLiteral("“%1”").arg(toQt(binding.text)));
     words->setObjectName(QStringLiteral("sentence"));
     words->setWordWrap(true);

@@ -7,9 +7,21 @@
 #include "app/translate/cuts_pane.h"
 #include "words/evidence_words.h"
 
+#include <QStyle>
 #include <QVBoxLayout>
 
 namespace dynamet::app {
+
+namespace {
+
+/// The sheet's look of that name from now on.
+void dressAs(QLabel& label, const char* name) {
+    label.setObjectName(QString::fromLatin1(name));
+    label.style()->unpolish(&label);
+    label.style()->polish(&label);
+}
+
+} // namespace
 
 OutcomePane::OutcomePane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), readout_(new QLabel), under_(new QLabel),
@@ -83,11 +95,7 @@ void OutcomePane::showOutcome(const translate::Prepared& prepared) {
     }
     grid->setColumnStretch(1, 1);
     const QString safety = toQt(words::safetyLine(prepared, units));
-    safety_->setObjectName(safety.startsWith(QLatin1Char('!')) ? QStringLiteral("caution")
-                                                               : QStringLiteral("good"));
-    safety_->setStyleSheet(safety.startsWith(QLatin1Char('!'))
-                               ? QStringLiteral("color:#7a4c00;background:#f7eacc;padding:6px 8px")
-                               : QStringLiteral("color:#2b5f45"));
+    dressAs(*safety_, safety.startsWith(QLatin1Char('!')) ? "caution" : "good");
     safety_->setText(safety);
     safety_->show();
     QStringList own;
@@ -95,8 +103,7 @@ void OutcomePane::showOutcome(const translate::Prepared& prepared) {
         own << toQt(line);
     const bool misfit =
         prepared.ownTime && !prepared.ownTime->absorbed && !prepared.ownTime->written.setAside;
-    ownTime_->setStyleSheet(
-        misfit ? QStringLiteral("color:#7a4c00;background:#f7eacc;padding:6px 8px") : QString());
+    dressAs(*ownTime_, misfit ? "caution" : "");
     ownTime_->setText((misfit ? QStringLiteral("! ") : QString()) + own.join(QLatin1Char(' ')));
     ownTime_->setVisible(!own.isEmpty());
     book_->setText(toQt(words::bookWords(prepared)));

@@ -38,6 +38,7 @@ heat::Shape shapeOf(const food::Food& food) {
 PieceDialog::PieceDialog(Document& document, const recipe::Recipe& recipe, QWidget* parent)
     : FormDialog(document, QStringLiteral("The piece"), parent), recipe_(recipe),
       scales_(food::scalesWith(document.choices().scales)) {
+    setProperty("guide", QStringLiteral("translate"));
     buildChoosers();
     buildMeasures();
     connect(scale_, &QComboBox::currentIndexChanged, this, &PieceDialog::fillLevels);

@@ -3,6 +3,8 @@
 
 #include "app/translate/recipe_text_view.h"
 
+#include "app/look/theme.h"
+
 #include "words/rewrite_words.h"
 
 #include <QVBoxLayout>
@@ -39,10 +41,11 @@ QString marked(const recipe::Recipe& recipe) {
         using enum recipe_text::BindingKind;
         const bool heat = word.kind == temperature || word.kind == core || word.kind == level;
         out.mark(word.begin, word.end,
-                 QStringLiteral("<a href='%1' style='color:#1b2426;text-decoration:none;"
+                 QStringLiteral("<a href='%1' style='color:%3;text-decoration:none;"
                                 "background:%2'>")
                      .arg(at++)
-                     .arg(heat ? QStringLiteral("#f3dcc9") : QStringLiteral("#dfe6e6")),
+                     .arg((heat ? look::theme().heatMark : look::theme().wordMark).name(),
+                          look::ink().name()),
                  QStringLiteral("</a>"));
     }
     return out.done();
@@ -51,7 +54,8 @@ QString marked(const recipe::Recipe& recipe) {
 QString withChanges(const recipe_text::Rewritten& text) {
     Marked out(text.text);
     for (const recipe_text::Change& one : text.changes)
-        out.mark(one.newBegin, one.newEnd, QStringLiteral("<b style='background:#f3dcc9'>"),
+        out.mark(one.newBegin, one.newEnd,
+                 QStringLiteral("<b style='background:%1'>").arg(look::theme().heatMark.name()),
                  QStringLiteral("</b>"));
     return out.done();
 }
@@ -66,6 +70,7 @@ std::vector<recipe_text::Binding> RecipeTextView::bindingsOf(const recipe::Recip
 RecipeTextView::RecipeTextView(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), text_(new QLabel), there_(new QLabel),
       rewritten_(new QLabel), notes_(new QLabel) {
+    setAccessibleName(QStringLiteral("The recipe and what it says"));
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(10);

@@ -24,22 +24,22 @@ struct Axis {
 
 void paintTriangle(QPainter& p, int x, int top) {
     const QPolygon triangle({QPoint(x - 5, top - 2), QPoint(x + 5, top - 2), QPoint(x, top + 7)});
-    p.setPen(QPen(look::kInk, 1));
-    p.setBrush(look::kSurface);
+    p.setPen(QPen(look::ink(), 1));
+    p.setBrush(look::surface());
     p.drawPolygon(triangle);
 }
 
 void paintBar(QPainter& p, const Axis& axis, int top, const translate::Row& row) {
-    p.fillRect(QRect(axis.left, top + kBarHeight / 2, axis.width, 1), look::kRule);
+    p.fillRect(QRect(axis.left, top + kBarHeight / 2, axis.width, 1), look::rule());
     if (!row.window) {
-        p.fillRect(QRect(axis.at(row.outcome.pullS) - 1, top - 2, 3, kBarHeight + 4), look::kInk);
+        p.fillRect(QRect(axis.at(row.outcome.pullS) - 1, top - 2, 3, kBarHeight + 4), look::ink());
         return;
     }
     const translate::Window& w = *row.window;
     const int look = axis.at(w.lookS),
               latest = w.latestS ? axis.at(*w.latestS) : axis.left + axis.width;
-    p.fillRect(QRect(look, top, std::max(2, latest - look), kBarHeight), QColor(0xb3, 0xc0, 0xc4));
-    p.fillRect(QRect(axis.at(w.expectS) - 1, top - 3, 3, kBarHeight + 6), look::kInk);
+    p.fillRect(QRect(look, top, std::max(2, latest - look), kBarHeight), look::bar());
+    p.fillRect(QRect(axis.at(w.expectS) - 1, top - 3, 3, kBarHeight + 6), look::ink());
 }
 
 QString headingOf(RowsModel::Group group) {
@@ -88,21 +88,22 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     QRect area = option.rect;
     if (area.height() > kHeight) {
         p.setFont(look::textFont(12, true));
-        p.setPen(look::kQuietInk);
+        p.setPen(look::quietInk());
         p.drawText(QRect(area.left() + kEdge, area.top(), area.width() - 2 * kEdge, kHeading),
                    Qt::AlignBottom | Qt::AlignLeft, headingOf(model->group(index.row())));
         area.setTop(area.bottom() + 1 - kHeight);
     }
     if (option.state & QStyle::State_Selected) {
-        p.fillRect(area, look::kSelected);
-        p.fillRect(QRect(area.left(), area.top(), 4, area.height()), look::kAccent);
+        p.fillRect(area, look::selected());
+        p.fillRect(QRect(area.left(), area.top(), 4, area.height()), look::accent());
     }
-    p.fillRect(QRect(area.left() + kEdge, area.bottom(), area.width() - 2 * kEdge, 1), look::kRule);
+    p.fillRect(QRect(area.left() + kEdge, area.bottom(), area.width() - 2 * kEdge, 1),
+               look::rule());
     const QRect first(area.left() + kEdge, area.top() + 4, area.width() - 2 * kEdge, 19);
     const QRect second(first.left(), first.bottom() + 1, first.width(), 18);
     const QString title = toQt(words::rowTitle(row, model->document().kitchen(), units));
     p.setFont(look::textFont(14, true));
-    p.setPen(item.pending || !row.reached ? look::kQuietInk : look::kInk);
+    p.setPen(item.pending || !row.reached ? look::quietInk() : look::ink());
     const QString right =
         item.pending || !row.reached ? QString() : toQt(words::pullAlone(row, units));
     const int rightWidth = QFontMetrics(look::textFont(13)).horizontalAdvance(right) + 8;
@@ -112,7 +113,7 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     if (item.pending) {
         p.drawText(second, Qt::AlignVCenter, QStringLiteral("being computed"));
         p.fillRect(QRect(second.left(), area.top() + kBarTop + kBarHeight / 2, second.width(), 1),
-                   look::kRule);
+                   look::rule());
         p.restore();
         return;
     }
@@ -142,7 +143,7 @@ void RowDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     if (crustWide <= room)
         p.drawText(second, Qt::AlignVCenter | Qt::AlignRight, crust);
     if (!caution.isEmpty()) {
-        p.setPen(look::kCaution);
+        p.setPen(look::caution());
         p.drawText(second.adjusted(0, 0, crustWide <= room ? -crustWide : 0, 0),
                    Qt::AlignVCenter | Qt::AlignRight, caution);
     }

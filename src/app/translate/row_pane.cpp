@@ -3,6 +3,7 @@
 
 #include "app/translate/row_pane.h"
 
+#include "app/look/ink_icon.h"
 #include "app/look/palette.h"
 #include "app/translate/card_page.h"
 #include "app/widgets/save_path_dialog.h"
@@ -31,7 +32,7 @@ void RowPane::build() {
     auto* box = new QVBoxLayout(page);
     box->setContentsMargins(14, 4, 14, 0);
     box->setSpacing(8);
-    back_->setIcon(QIcon(QStringLiteral(":/look/icons/back.svg")));
+    back_->setIcon(look::inkIcon(QStringLiteral(":/look/icons/back.svg")));
     back_->setAccessibleName(QStringLiteral("Back to all rows"));
     connect(back_, &QPushButton::clicked, this, &RowPane::closeWanted);
     title_->setObjectName(QStringLiteral("sentence"));
@@ -284,13 +285,15 @@ void RowPane::drawCurves(const cook::Outcome& outcome) {
         return out;
     };
     auto* rect = curves_->axisRect();
-    curves_->addLine(rect, seriesOf(outcome.samples, &cook::Sample::bottomK), look::kAccent, units);
-    curves_->addLine(rect, seriesOf(outcome.samples, &cook::Sample::topK), look::kInk, units,
+    curves_->addLine(rect, seriesOf(outcome.samples, &cook::Sample::bottomK), look::accent(),
+                     units);
+    curves_->addLine(rect, seriesOf(outcome.samples, &cook::Sample::topK), look::ink(), units,
                      Qt::DashLine);
     curves_->addLine(rect, seriesOf(rows_.prepared()->outcome.samples, &cook::Sample::coreK),
-                     look::kReference, units, Qt::DotLine);
-    curves_->addLine(rect, seriesOf(outcome.samples, &cook::Sample::coreK), look::kReference, units)
-        ->setPen(QPen(look::kReference, 2));
+                     look::reference(), units, Qt::DotLine);
+    curves_
+        ->addLine(rect, seriesOf(outcome.samples, &cook::Sample::coreK), look::reference(), units)
+        ->setPen(QPen(look::reference(), 2));
     curves_->xAxis->setLabel(QStringLiteral("minutes, rest included"));
     curves_->yAxis->setLabel(QString::fromUtf8(unitSign(units.temperature())));
     curves_->rescaleAxes();

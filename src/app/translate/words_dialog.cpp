@@ -192,7 +192,7 @@ void WordsDialog::mark(const std::vector<recipe_text::Binding>& bindings) {
         };
         one.cursor.setPosition(place(b.begin));
         one.cursor.setPosition(place(b.end), QTextCursor::KeepAnchor);
-        one.format.setBackground(look::kCautionGround);
+        one.format.setBackground(look::cautionGround());
         marks << one;
     }
     text_->setExtraSelections(marks);

@@ -39,7 +39,7 @@ void paintCrust(QPainter& p, const QRectF& band, double browning, double spread)
     for (const double index : places) {
         p.fillRect(place, look::crustColour(index));
         if (index > kScorched)
-            p.fillRect(place, QBrush(look::kSurface, Qt::BDiagPattern));
+            p.fillRect(place, QBrush(look::surface(), Qt::BDiagPattern));
         place.translate(lying ? length : 0, lying ? 0 : length);
     }
     p.setRenderHint(QPainter::Antialiasing);
@@ -115,13 +115,13 @@ void CutView::paintCut(QPainter& p, const CutShown& cut, const QRectF& area,
     QRectF box(QPointF(0, 0), size);
     box.moveCenter(area.adjusted(0, kTextRow, 0, -kWordRows * kTextRow).center());
     p.save();
-    p.setPen(look::kInk);
+    p.setPen(look::ink());
     p.setFont(look::textFont(13, true));
     p.drawText(
         QRectF(area.left(), area.top(), area.width(), kTextRow), Qt::AlignCenter,
         p.fontMetrics().elidedText(cut.title, Qt::ElideRight, static_cast<int>(area.width())));
     p.setFont(look::textFont(13));
-    p.setPen(look::kQuietInk);
+    p.setPen(look::quietInk());
     qreal line = area.bottom() - kWordRows * kTextRow;
     for (const QString& words : {cut.core, cut.crust, cut.rim}) {
         p.drawText(
@@ -148,12 +148,12 @@ void CutView::paintCut(QPainter& p, const CutShown& cut, const QRectF& area,
                    spread[1]);
     }
     p.setClipping(false);
-    p.setPen(QPen(look::kInk, 1));
+    p.setPen(QPen(look::ink(), 1));
     p.setBrush(Qt::NoBrush);
     p.drawPath(outline);
     const double rim = cut.outcome.rimM * pixelsPerM;
     if (!frame && rim > kCrustWidth && rim < box.height() / 2 - 2) { // where it greyed
-        p.setPen(QPen(look::kInk, 1, Qt::DashLine));
+        p.setPen(QPen(look::ink(), 1, Qt::DashLine));
         if (extent.round)
             p.drawEllipse(box.adjusted(rim, rim, -rim, -rim));
         else
@@ -192,7 +192,7 @@ QString CutView::save(const QString& path) const {
     const bool svg = path.endsWith(QStringLiteral(".svg"), Qt::CaseInsensitive);
     return writePicture(path, svg ? PictureKind::svg : PictureKind::png, kPicture,
                         accessibleDescription(), [&](QPainter& painter) {
-                            painter.fillRect(QRect(QPoint(0, 0), kPicture), look::kSurface);
+                            painter.fillRect(QRect(QPoint(0, 0), kPicture), look::surface());
                             paintInto(painter, QRectF(QPointF(0, 0), kPicture));
                         });
 }

@@ -3,6 +3,7 @@
 
 #include "app/widgets/pdf_page.h"
 
+#include "app/look/theme.h"
 #include <QAbstractTextDocumentLayout>
 #include <QPainter>
 #include <QPdfWriter>
@@ -15,6 +16,7 @@ namespace dynamet::app {
 QString writePdfPage(const QString& path, const QPageLayout& layout, const QString& title,
                      int steps, const std::function<void(QTextDocument&, int)>& fill) {
     constexpr int kDpi = 300;
+    const look::OnPaper light;
     QSaveFile file(path);
     if (!file.open(QIODevice::WriteOnly))
         return file.errorString();

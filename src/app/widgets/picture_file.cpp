@@ -13,12 +13,13 @@ namespace dynamet::app {
 QString writePicture(const QString& path, PictureKind kind, QSize size, const QString& title,
                      const std::function<void(QPainter&)>& paint) {
     constexpr int kPixelScale = 2;
+    const look::OnPaper light;
     QSaveFile file(path);
     if (!file.open(QIODevice::WriteOnly))
         return file.errorString();
     if (kind == PictureKind::png) {
         QImage image(size * kPixelScale, QImage::Format_RGB32);
-        image.fill(look::kSurface);
+        image.fill(look::surface());
         QPainter painter(&image);
         painter.scale(kPixelScale, kPixelScale);
         paint(painter);

@@ -10,22 +10,22 @@ namespace dynamet::app {
 Plot::Plot(QWidget* parent) : QCustomPlot(parent) {
     // Thick lines are slow unless they are drawn as fast polylines.
     setPlottingHint(QCP::phFastPolylines, true);
-    setBackground(look::kSurface);
+    setBackground(look::surface());
     dress(*axisRect());
     setFocusPolicy(Qt::NoFocus);
 }
 
 void Plot::dress(QCPAxisRect& rect) {
     for (QCPAxis* axis : rect.axes()) {
-        axis->setBasePen(QPen(look::kQuietInk, 1));
-        axis->setTickPen(QPen(look::kQuietInk, 1));
+        axis->setBasePen(QPen(look::quietInk(), 1));
+        axis->setTickPen(QPen(look::quietInk(), 1));
         axis->setSubTickPen(Qt::NoPen);
         axis->setTickLabelFont(look::textFont(12));
         axis->setLabelFont(look::textFont(12));
-        axis->setTickLabelColor(look::kInk);
-        axis->setLabelColor(look::kQuietInk);
-        axis->grid()->setPen(QPen(look::kSunken, 1));
-        axis->grid()->setZeroLinePen(QPen(look::kRule, 1));
+        axis->setTickLabelColor(look::ink());
+        axis->setLabelColor(look::quietInk());
+        axis->grid()->setPen(QPen(look::sunken(), 1));
+        axis->grid()->setZeroLinePen(QPen(look::rule(), 1));
         axis->setLabelPadding(3);
     }
 }
@@ -63,6 +63,17 @@ void Plot::fillVisible() {
             const QCPRange view = trace.graph->keyAxis()->range();
             fill(trace, view.lower * 60, view.upper * 60);
         }
+}
+
+/// Another look: axes and ground follow it at once, lines when they are drawn anew.
+void Plot::changeEvent(QEvent* event) {
+    QCustomPlot::changeEvent(event);
+    if (event->type() != QEvent::PaletteChange)
+        return;
+    setBackground(look::surface());
+    for (QCPAxisRect* rect : axisRects())
+        dress(*rect);
+    replot(QCustomPlot::rpQueuedReplot);
 }
 
 void Plot::resizeEvent(QResizeEvent* event) {

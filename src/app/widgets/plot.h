@@ -25,6 +25,7 @@ class Plot : public QCustomPlot {
 
   protected:
     void resizeEvent(QResizeEvent* event) override;
+    void changeEvent(QEvent* event) override;
 
   private:
     struct Trace {

@@ -15,6 +15,7 @@ namespace dynamet::app {
 SavePathDialog::SavePathDialog(const QString& title, const QString& fieldName, const QString& path,
                                const QString& filter, QWidget* parent)
     : QDialog(parent), path_(new QLineEdit(path)) {
+    setProperty("guide", QStringLiteral("book"));
     setWindowTitle(title);
     resize(520, 110);
     auto* box = new QVBoxLayout(this);

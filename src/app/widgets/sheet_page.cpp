@@ -40,6 +40,10 @@ QString writeSheet(const words::Sheet& sheet, const QString& path) {
     const QString ending = path.section(QLatin1Char('.'), -1).toLower();
     if (ending == QStringLiteral("pdf"))
         return writePdf(sheet, path);
+    if (ending == QStringLiteral("csv")) {
+        const auto written = formats::writeTextFile(toStd(path), formats::sheetCsv(sheet));
+        return written ? QString() : toQt(written.error().message);
+    }
     const Result<void> done = ending == QStringLiteral("xlsx")
                                   ? formats::writeSheetXlsx(sheet, toStd(path))
                                   : formats::writeTextFile(toStd(path), formats::sheetHtml(sheet));

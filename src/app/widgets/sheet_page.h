@@ -9,7 +9,7 @@
 
 namespace dynamet::app {
 
-/// Writes a sheet as PDF (A4: across, a list of few columns upright), HTML or XLSX by the ending of
+/// Writes a sheet as PDF (A4: across, a list of few columns upright), HTML, CSV or XLSX by the ending of
 /// its path. Empty when it is written, else why not.
 QString writeSheet(const words::Sheet& sheet, const QString& path);
 

@@ -3,6 +3,7 @@
 
 #include "app/widgets/stepper_slider.h"
 
+#include "app/look/ink_icon.h"
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QVBoxLayout>
@@ -32,7 +33,7 @@ StepperSlider::StepperSlider(const QString& name, double step, Print print, Pars
     slider_->setAccessibleName(QStringLiteral("%1, slider").arg(name));
     const auto button = [&](const char* icon, const QString& words, int by) {
         auto* b = new QToolButton;
-        b->setIcon(QIcon(QString::fromLatin1(icon)));
+        b->setIcon(look::inkIcon(QString::fromLatin1(icon)));
         b->setFixedSize(32, 32);
         b->setAccessibleName(words);
         b->setAutoRepeat(true);

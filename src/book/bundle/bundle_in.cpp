@@ -89,6 +89,11 @@ std::string nameOf(const TableShape& shape, const json& entity) {
         if (const auto at = entity.find(column);
             at != entity.end() && at->is_string() && !at->get_ref<const std::string&>().empty())
             return shortened(*at);
+    for (const auto& [column, value] : entity.items())
+        if (column.ends_with("_json") && value.is_string())
+            if (const json inner = json::parse(value.get_ref<const std::string&>(), nullptr, false);
+                inner.is_object() && inner.contains("name") && inner["name"].is_string())
+                return shortened(inner["name"]);
     return entity.value(shape.id, "");
 }
 

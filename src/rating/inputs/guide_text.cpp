@@ -6,6 +6,8 @@
 #include "quantity/print.h"
 #include "rating/inputs/protocols.h"
 
+#include <algorithm>
+#include <cctype>
 #include <regex>
 #include <sstream>
 #include <string_view>
@@ -67,6 +69,64 @@ std::string pageIn(std::string_view all, const std::string& name) {
         return {};
     const auto from = at + mark.size();
     return std::string(all.substr(from, all.find('\x1e', from) - from));
+}
+
+std::vector<GuidePage> pagesIn(std::string_view all) {
+    std::vector<GuidePage> out;
+    for (auto at = all.find('\x1e'); at != std::string_view::npos;) {
+        const auto next = all.find('\x1e', at + 1), line = all.find('\n', at);
+        if (line == std::string_view::npos)
+            break;
+        out.push_back({std::string(all.substr(at + 1, line - at - 1)),
+                       std::string(all.substr(line + 1, next - line - 1))});
+        at = next;
+    }
+    return out;
+}
+
+std::vector<GuidePage> protocolPages() {
+    auto out = pagesIn(data::guide_protocols);
+    for (GuidePage& page : out)
+        page.name = "protocols/" + page.name;
+    return out;
+}
+
+std::vector<GuidePage> pagesAbout(std::vector<GuidePage> pages, const std::string& words) {
+    const auto lower = [](std::string text) {
+        for (char& c : text)
+            c = static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+        return text;
+    };
+    const auto isLetter = [](char c) { return std::isalnum(static_cast<unsigned char>(c)) != 0; };
+    std::vector<std::string> wanted;
+    std::istringstream typed(lower(words));
+    for (std::string word; typed >> word;)
+        wanted.push_back(word);
+    std::vector<std::pair<std::size_t, GuidePage>> found;
+    for (GuidePage& page : pages) {
+        const std::string text = lower(page.text);
+        std::size_t sum = 0;
+        bool every = !wanted.empty();
+        for (const std::string& word : wanted) {
+            std::size_t count = 0;
+            for (auto at = text.find(word); at != std::string::npos; at = text.find(word, at + 1))
+                count += at == 0 || !isLetter(text[at - 1]);
+            // A page whose heading has the word is about it.
+            count += count > 0 && text.substr(0, text.find('\n')).find(word) != std::string::npos
+                         ? 100
+                         : 0;
+            sum += count;
+            every = every && count > 0;
+        }
+        if (every)
+            found.emplace_back(sum, std::move(page));
+    }
+    std::stable_sort(found.begin(), found.end(),
+                     [](const auto& a, const auto& b) { return a.first > b.first; });
+    std::vector<GuidePage> out;
+    for (auto& [count, page] : found)
+        out.push_back(std::move(page));
+    return out;
 }
 
 std::string guidePage(const std::string& protocol) {

@@ -28,5 +28,14 @@ std::string inReaderUnits(const std::string& text, Units units);
 /// A page out of many in one text, each behind a record separator and a line with its name
 /// (cmake/embed.cmake); empty when it is not there.
 std::string pageIn(std::string_view all, const std::string& name);
+/// All of them, by name.
+struct GuidePage {
+    std::string name, text;
+};
+std::vector<GuidePage> pagesIn(std::string_view all);
+/// The pages of the protocols, their names as "protocols/block".
+std::vector<GuidePage> protocolPages();
+/// Pages that hold every word (as it begins, whatever its case), those with most of them first.
+std::vector<GuidePage> pagesAbout(std::vector<GuidePage> pages, const std::string& words);
 
 } // namespace dynamet::rating
