@@ -20,7 +20,19 @@ bool shareAPlace(const Dish& a, const Dish& b) {
     return false;
 }
 
-/// Groups of at most four: the dish that costs most in the plan, with those that want its places.
+/// The least cost of some dishes that have the kitchen to themselves; 0 where it is not proved.
+int leastOf(const Problem& problem, const std::vector<std::size_t>& dishes, int leadWeight,
+            const Effort& effort, const std::stop_token& stop) {
+    Problem part = partOf(problem, dishes);
+    part.leadWeight = leadWeight;
+    const Found found = solveAlone(part, effort, stop);
+    if (!found.plan || !found.proved)
+        return 0;
+    return found.plan->cost + leadWeight * (problem.latest() - part.latest());
+}
+
+} // namespace
+
 std::vector<std::vector<std::size_t>> groupsOf(const Problem& problem, const Plan& plan) {
     std::vector<std::size_t> left(problem.dishes.size());
     for (std::size_t d = 0; d < left.size(); ++d)
@@ -52,19 +64,6 @@ std::vector<std::vector<std::size_t>> groupsOf(const Problem& problem, const Pla
     }
     return out;
 }
-
-/// The least cost of some dishes that have the kitchen to themselves; 0 where it is not proved.
-int leastOf(const Problem& problem, const std::vector<std::size_t>& dishes, int leadWeight,
-            const Effort& effort, const std::stop_token& stop) {
-    Problem part = partOf(problem, dishes);
-    part.leadWeight = leadWeight;
-    const Found found = solveAlone(part, effort, stop);
-    if (!found.plan || !found.proved)
-        return 0;
-    return found.plan->cost + leadWeight * (problem.latest() - part.latest());
-}
-
-} // namespace
 
 int lowerBound(const Problem& problem, const Plan& plan, const Effort& effort,
                std::stop_token stop) {

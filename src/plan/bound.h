@@ -16,4 +16,7 @@ int lowerBound(const Problem& problem, const Plan& plan, const Effort& effort,
 /// Depth first until all is seen or `proofFailures`; `proved` says which.
 Found solveAlone(const Problem& problem, const Effort& effort, std::stop_token stop);
 
+/// Groups of at most four: the dish that costs most in the plan, with those that want its places.
+std::vector<std::vector<std::size_t>> groupsOf(const Problem& problem, const Plan& plan);
+
 } // namespace dynamet::plan

@@ -6,7 +6,9 @@
 #include "plan/model_builder.h"
 
 #include <algorithm>
+#include <climits>
 #include <random>
+#include <set>
 
 namespace dynamet::plan {
 
@@ -69,6 +71,16 @@ Model::Model(Model& other) : IntMinimizeSpace(other), problem_(other.problem_) {
     total.update(*this, other.total);
 }
 
+void Model::keepFirst(const Plan& plan) {
+    for (std::size_t i = 0; i < plan.dishes.size(); ++i) {
+        const int d = static_cast<int>(i);
+        rel(*this, way[d], IRT_EQ, plan.dishes[i].way);
+        rel(*this, start[d], IRT_EQ, plan.dishes[i].start);
+        rel(*this, served[d], IRT_EQ, plan.dishes[i].served);
+        rel(*this, cook[d], IRT_EQ, plan.dishes[i].cook);
+    }
+}
+
 void Model::keepMost(const Plan& from, unsigned draw) {
     std::mt19937 random(draw);
     const auto below = [&](std::size_t n) { return static_cast<std::size_t>(random() % n); };
@@ -77,7 +89,25 @@ void Model::keepMost(const Plan& from, unsigned draw) {
         all[d] = d;
     for (std::size_t i = all.size() - 1; i > 0; --i)
         std::swap(all[i], all[below(i + 1)]);
-    if (below(3) == 0) { // those that begin about the same time
+    const auto kind = below(3);
+    if (kind == 1) { // those that want the same places
+        const auto placesOf = [&](std::size_t d) {
+            std::set<int> out;
+            for (const Way& one : problem_->dishes[d].ways)
+                for (const Use& use : one.uses)
+                    out.insert(use.resource);
+            return out;
+        };
+        const std::set<int> wanted = placesOf(all.front());
+        std::vector<int> apart(all.size());
+        for (const std::size_t d : all)
+            for (const int place : placesOf(d))
+                apart[d] -= wanted.contains(place);
+        apart[all.front()] = INT_MIN;
+        std::stable_sort(all.begin(), all.end(),
+                         [&](std::size_t a, std::size_t b) { return apart[a] < apart[b]; });
+    }
+    if (kind == 0) { // those that begin about the same time
         const int about = from.dishes[all.front()].start;
         std::stable_sort(all.begin(), all.end(), [&](std::size_t a, std::size_t b) {
             return std::abs(from.dishes[a].start - about) < std::abs(from.dishes[b].start - about);

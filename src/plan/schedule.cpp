@@ -95,6 +95,44 @@ void improve(const Problem& problem, Look look, unsigned seed, unsigned long fai
     }
 }
 
+/// Group after group, each as good as it gets beside those before it: what has little to do with
+/// each other is not searched together.
+void searchGroups(const Problem& problem, const Effort& effort, Look look, bool lastFirst,
+                  Found& out, std::stop_token stop,
+                  const std::function<void(const Plan&)>& better) {
+    auto groups = groupsOf(problem, *out.plan);
+    if (lastFirst)
+        std::reverse(groups.begin(), groups.end());
+    std::vector<std::size_t> order;
+    Plan plan;
+    for (const auto& group : groups) {
+        order.insert(order.end(), group.begin(), group.end());
+        const Problem part = partOf(problem, order);
+        const auto root = std::make_unique<Model>(part, look, effort.seed);
+        root->keepFirst(plan);
+        Limits limits(effort.groupFailures, stop);
+        Search::Options options;
+        options.stop = &limits;
+        BAB<Model> engine(root.get(), options);
+        Found found;
+        run(engine, found, {});
+        out.failures += found.failures;
+        out.nodes += found.nodes;
+        if (!found.plan || stop.stop_requested())
+            return;
+        plan = std::move(*found.plan);
+    }
+    Plan whole = *out.plan;
+    for (std::size_t i = 0; i < order.size(); ++i)
+        whole.dishes[order[i]] = plan.dishes[i];
+    whole.cost = costOf(problem, whole);
+    if (whole.cost >= out.plan->cost)
+        return;
+    out.plan = whole;
+    if (better)
+        better(whole);
+}
+
 /// A first plan: latest beginnings first, then by what comes before what, then both again with
 /// other draws. Without one, `proved` says whether all was seen.
 bool searchFirst(const Problem& problem, const Effort& effort, Found& out, std::stop_token stop,
@@ -137,6 +175,9 @@ Found solve(const Problem& problem, const Effort& effort, std::stop_token stop,
             out.proved = out.proved ||
                          (searchAll(problem, look, effort.seed, proof, out, stop, better, false) &&
                           !stop.stop_requested());
+        if (!out.proved && problem.dishes.size() > kFew)
+            for (const bool lastFirst : {false, true})
+                searchGroups(problem, effort, Look::backward, lastFirst, out, stop, better);
         if (!out.proved && problem.dishes.size() > 1) {
             improve(problem, Look::backward, effort.seed, effort.betterFailures / 2, out, stop,
                     better);

@@ -16,6 +16,7 @@ struct Effort {
     unsigned long firstFailures = 3000; ///< until there is a first plan
     unsigned long betterFailures = 5000;
     unsigned long proofFailures = 600; ///< of each of several tries
+    unsigned long groupFailures = 1000; ///< of each group of dishes
 };
 
 /// What a search came to.

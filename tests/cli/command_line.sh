@@ -169,7 +169,7 @@ expect 0 "is made" "$cli" book from "$work/whole.json" "$work/again.dynamet"
 cmp -s "$work/whole.json" "$work/again.json" || no "export, import, export gives other bytes"
 python3 -c "import json,sys; json.load(open(sys.argv[1]))" "$work/whole.json" || no "the bundle is no JSON"
 expect 0 "It would add nothing" "$cli" book take-in "$work/again.dynamet" "$work/whole.json" --look
-expect 0 "is made" "$cli" book new "$work/empty.dynamet" --site Here
+expect 0 "" "$cli" book new "$work/empty.dynamet" --site Here
 recipe=$("$cli" book export "$demo/demo.dynamet" | python3 -c "
 import json,sys
 for t in json.load(sys.stdin)['tables']:

@@ -81,8 +81,8 @@ QWidget* CookPage::buildRun() {
     signs_->setAccessibleName(QStringLiteral("Signs without a probe"));
     left->addWidget(signs_);
     left->addWidget(plot_, 1);
-    line->addLayout(left, 1);
-    line->addWidget(buildSide());
+    line->addLayout(left, 5);
+    line->addWidget(buildSide(), 3);
     box->addLayout(line, 1);
     next_->setObjectName(QStringLiteral("sentence"));
     next_->setAccessibleName(QStringLiteral("After that"));

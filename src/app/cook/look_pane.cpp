@@ -8,7 +8,7 @@
 namespace dynamet::app {
 namespace {
 
-constexpr int kHigh = 44, kActionHigh = 52, kAcross = 3;
+constexpr int kHigh = 44, kActionHigh = 52;
 constexpr std::size_t kMostActions = 5;
 
 } // namespace
@@ -45,6 +45,18 @@ LookPane::LookPane(Document& document, CookDesk& desk, QWidget* parent)
     box->addStretch();
 }
 
+/// Two beside each other where three would be cut.
+int LookPane::across() const {
+    constexpr int kThree = 380;
+    return width() < kThree ? 2 : 3;
+}
+
+void LookPane::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    if (dish_ < desk_.dishes().size())
+        fillSeen();
+}
+
 void LookPane::showDish(std::size_t dish) {
     if (dish >= desk_.dishes().size())
         return;
@@ -57,7 +69,8 @@ void LookPane::fillSeen() {
     const DishNow& dish = desk_.dishes()[dish_];
     const auto stage = std::min(dish.standing().stage, dish.cook.planned.recipe.stages.size() - 1);
     const std::string& on = dish.cook.planned.recipe.stages[stage].place.applianceId;
-    const std::string key = dish.cook.id + on;
+    const int columns = across();
+    const std::string key = dish.cook.id + on + std::to_string(columns);
     if (key == shown_)
         return;
     shown_ = key;
@@ -72,7 +85,7 @@ void LookPane::fillSeen() {
         button->setMinimumHeight(kHigh);
         button->setAccessibleName(QStringLiteral("Seen: %1").arg(words));
         connect(button, &QPushButton::clicked, this, [this, seen] { desk_.look(dish_, seen); });
-        seen_->addWidget(button, at / kAcross, at % kAcross);
+        seen_->addWidget(button, at / columns, at % columns);
         ++at;
     };
     if (appliance)

@@ -18,7 +18,11 @@ class LookPane : public QWidget {
     LookPane(Document& document, CookDesk& desk, QWidget* parent = nullptr);
     void showDish(std::size_t dish);
 
+  protected:
+    void resizeEvent(QResizeEvent* event) override;
+
   private:
+    int across() const;
     void fillSeen();
     void fillActions();
     Document& document_;

@@ -97,7 +97,7 @@ void TracePane::drawReadings(const rating::TestInput& input, const rating::Reduc
         auto* group = new QCPMarginGroup(plot_);
         upper->setMarginGroup(QCP::msLeft, group);
         lower->setMarginGroup(QCP::msLeft, group);
-        words << QStringLiteral("red: the fit");
+        words << QStringLiteral("thick: the fit");
     } else {
         upper->axis(QCPAxis::atBottom)->setLabel(QStringLiteral("minutes"));
     }
