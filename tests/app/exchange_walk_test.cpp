@@ -5,6 +5,7 @@
 // book.
 #include "app/exchange/copy_keeper.h"
 #include "app/hands.h"
+#include "app/look/theme.h"
 #include "app/widgets/text_table.h"
 #include "book/kitchen_store.h"
 #include "book/safety/copies.h"
@@ -75,6 +76,22 @@ TEST_F(ExchangeWalk, ChangesGoOutAndInByOneKeyEach) {
     auto old = book::Book::open(toStd(file("demo before 1.dynamet")));
     ASSERT_TRUE(old);
     EXPECT_EQ(findAppliance(loadKitchen(*old).value(), "deck")->name, "Renamed here");
+}
+
+// 197: a field that had the focus took Ctrl+E for "to the end of the line".
+TEST_F(ExchangeWalk, Defect197TheKeysWorkFromAField) {
+    auto* field = find<QLineEdit>(window, "Filter the line-up");
+    field->setFocus();
+    writeTo(file("field.json"));
+    QTest::keyClick(field, Qt::Key_E, Qt::ControlModifier);
+    EXPECT_TRUE(QFile::exists(file("field.json")));
+    window->activateWindow();
+    ASSERT_TRUE(QTest::qWaitForWindowActive(window));
+    field->setFocus();
+    look::chooseTheme(look::ThemeChoice::light);
+    QTest::keyClick(field, Qt::Key_D, Qt::ControlModifier);
+    EXPECT_TRUE(look::theme().dark);
+    look::chooseTheme(look::ThemeChoice::light);
 }
 
 TEST_F(ExchangeWalk, AFileThatIsNoneIsSaidAndChangesNothing) {

@@ -65,10 +65,12 @@ bool Commands::eventFilter(QObject* watched, QEvent* event) {
     if (event->type() == QEvent::ShortcutOverride) {
         const auto* key = static_cast<QKeyEvent*>(event);
         const QKeySequence pressed(key->keyCombination());
-        if (actions_[switchUnits]->shortcuts().contains(pressed)) {
-            event->ignore();
-            return true;
-        }
+        // A field would take these for moves in its text.
+        for (const Command command : {switchUnits, exportBook, changeLook})
+            if (actions_[command]->shortcuts().contains(pressed)) {
+                event->ignore();
+                return true;
+            }
     }
     // A dialog keeps the window's own keys away; help is wanted there most.
     if (event->type() == QEvent::KeyPress && static_cast<QKeyEvent*>(event)->key() == Qt::Key_F1 &&
