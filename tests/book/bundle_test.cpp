@@ -167,6 +167,41 @@ TEST_F(Bundle, OneRecipeBringsItsApplianceWithItsRatings) {
     EXPECT_FALSE(std::filesystem::exists(path("part.dynamet")));
 }
 
+// What cooks there goes on there: only what is finished comes along.
+TEST_F(Bundle, ARunUnderWayStaysWhereItIs) {
+    Book ours = demo("ours.dynamet"), theirs = demo("theirs.dynamet");
+    theirs.database().exec(
+        "INSERT INTO cook_run(id, name, menu_id, began_at_ms, utc_offset_min, created_at_ms) "
+        "VALUES ('now', 'Tonight', '', 1, 0, 1);"
+        "INSERT INTO cook(id, run_id, position, name, recipe_id, food_id, appliance_id, person, "
+        "starts_s, planned_json, judged_json, told_json, created_at_ms) "
+        "VALUES ('dish', 'now', 0, 'Roast', '', '', '', '', 0, '{}', '', '', 1)");
+    std::istringstream while_(bundleOf(theirs));
+    const auto during = takeIn(ours, while_);
+    ASSERT_TRUE(during) << during.error().message;
+    EXPECT_TRUE(during->added.empty());
+    theirs.database().exec("UPDATE cook_run SET ended_at_ms = 9 WHERE id = 'now'");
+    std::istringstream after(bundleOf(theirs));
+    EXPECT_EQ(takeIn(ours, after)->added.size(), 2u);
+}
+
+// 198: a long name was cut in the middle of a letter, and its JSON could not be written.
+TEST_F(Bundle, Defect198ALongNameIsCutBetweenLetters) {
+    Book ours = demo("ours.dynamet"), theirs = demo("theirs.dynamet");
+    for (int letters = 28; letters < 34; ++letters) {
+        kitchen::Appliance changed = loadKitchen(theirs).value().appliances.front();
+        changed.name = "x";
+        for (int i = 0; i < letters; ++i)
+            changed.name += letters % 2 ? "ü" : "€";
+        ASSERT_TRUE(changeAppliance(theirs, changed));
+        std::istringstream in(bundleOf(theirs));
+        const auto seen = changesIn(ours, in);
+        ASSERT_TRUE(seen) << seen.error().message;
+        ASSERT_EQ(seen->conflicts.size(), 1u);
+        EXPECT_NO_THROW((void)json(seen->conflicts[0].theirs).dump());
+    }
+}
+
 TEST_F(Bundle, WhatCannotBeTakenInIsRefusedWhole) {
     Book book = demo();
     const std::string good = bundleOf(book);
