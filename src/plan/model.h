@@ -22,9 +22,9 @@ class Model : public Gecode::IntMinimizeSpace {
     Model(Model& other);
     Gecode::Space* copy() override { return new Model(*this); }
     Gecode::IntVar cost() const override { return total; }
-    /// Keeps all but a few dishes as they are in a plan; which are free is drawn.
     /// The first dishes stay as they are in a plan of those alone.
     void keepFirst(const Plan& plan);
+    /// Keeps all but a few dishes as they are in a plan; which are free is drawn.
     void keepMost(const Plan& known, unsigned draw);
     Plan plan() const;
 

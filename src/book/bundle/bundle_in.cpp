@@ -3,9 +3,8 @@
 
 #include "book/bundle/bundle.h"
 #include "book/bundle/entity_json.h"
-#include "book/log_store.h"
+#include "book/bundle/what_follows.h"
 
-#include <filesystem>
 #include <fmt/format.h>
 #include <istream>
 
@@ -147,7 +146,6 @@ BundleChanges compare(SQLite::Database& db, std::istream& bundle, const std::set
                       bool write) {
     const auto shapes = tableShapes(db);
     BundleChanges out;
-    std::vector<std::string> cooks;
     std::set<std::string> underWay;
     BundleReader(shapes).read(bundle, [&](const TableShape& shape, const json& entity) {
         const std::string id = entity.at(shape.id).get<std::string>();
@@ -165,20 +163,10 @@ BundleChanges compare(SQLite::Database& db, std::istream& bundle, const std::set
             out.conflicts.push_back(conflictOf(shape, *ours, entity));
         else
             out.added.emplace_back(thing, nameOf(shape, entity));
-        if (!write || (ours && !theirs.contains(thing)))
-            return;
-        putEntity(db, shapes, shape, entity);
-        if (shape.name == "cook")
-            cooks.push_back(id);
+        if (write && (!ours || theirs.contains(thing)))
+            putEntity(db, shapes, shape, entity);
     });
-    for (const std::string& cook : cooks)
-        logCook(db, cook);
     return out;
-}
-
-/// Numbers that came in another order than they were made.
-void renewNewest(SQLite::Database& db) {
-    db.exec("INSERT INTO rated_place SELECT * FROM rated_place");
 }
 
 } // namespace
@@ -193,7 +181,7 @@ Result<BundleChanges> takeIn(Book& book, std::istream& bundle, const std::set<Th
         const auto done = inTransaction(book, [&](SQLite::Database& db) {
             db.exec("PRAGMA defer_foreign_keys = ON");
             out = compare(db, bundle, theirs, true);
-            renewNewest(db);
+            renewWhatFollows(db);
             SQLite::Statement dangling(db, "SELECT \"table\" FROM pragma_foreign_key_check");
             if (dangling.executeStep())
                 throw Error{Errc::corruptData,
@@ -219,15 +207,10 @@ Result<void> bookFromBundle(const std::string& path, std::istream& bundle) {
                 db.exec("PRAGMA defer_foreign_keys = ON");
                 db.exec("DELETE FROM book_info");
                 const auto shapes = tableShapes(db);
-                std::vector<std::string> cooks;
                 BundleReader(shapes).read(bundle, [&](const TableShape& shape, const json& entity) {
                     putEntity(db, shapes, shape, entity);
-                    if (shape.name == "cook")
-                        cooks.push_back(entity.at(shape.id).get<std::string>());
                 });
-                for (const std::string& cook : cooks)
-                    logCook(db, cook);
-                renewNewest(db);
+                renewWhatFollows(db);
                 SQLite::Statement id(db, "SELECT count(*) FROM book_info WHERE key='min_reader'");
                 id.executeStep();
                 if (id.getColumn(0).getInt() == 0)
@@ -238,13 +221,8 @@ Result<void> bookFromBundle(const std::string& path, std::istream& bundle) {
             return tl::unexpected(error);
         }
     }();
-    if (made)
-        return {};
-    const std::string unfinished = book->path();
-    { const Book gone = std::move(*book); }
-    std::error_code ignored;
-    for (const char* end : {"", "-wal", "-shm", "-lock"})
-        std::filesystem::remove(unfinished + end, ignored);
+    if (!made)
+        discard(std::move(*book));
     return made;
 }
 

@@ -105,7 +105,7 @@ void addInside(Database& db, const std::vector<TableShape>& shapes, const TableS
         }
 }
 
-void bindCell(Statement& to, int at, const ColumnShape& column, const json& value) {
+void bindCell(Statement& to, int at, const json& value) {
     if (value.is_null())
         to.bind(at);
     else if (value.is_string())
@@ -118,22 +118,21 @@ void bindCell(Statement& to, int at, const ColumnShape& column, const json& valu
         const std::string bytes = fromBase64(value.at("base64").get<std::string>());
         to.bind(at, bytes.data(), static_cast<int>(bytes.size()));
     }
-    (void)column;
 }
 
 std::int64_t insert(Database& db, const TableShape& shape, const json& row) {
     std::string names, marks;
-    std::vector<const ColumnShape*> given;
+    std::vector<const json*> given;
     for (const ColumnShape& column : shape.columns)
         if (row.contains(column.name)) {
             names += (names.empty() ? "\"" : ", \"") + column.name + "\"";
             marks += marks.empty() ? "?" : ", ?";
-            given.push_back(&column);
+            given.push_back(&row.at(column.name));
         }
     Statement into(db,
                    fmt::format("INSERT INTO \"{}\" ({}) VALUES ({})", shape.name, names, marks));
     for (std::size_t i = 0; i < given.size(); ++i)
-        bindCell(into, static_cast<int>(i) + 1, *given[i], row.at(given[i]->name));
+        bindCell(into, static_cast<int>(i) + 1, *given[i]);
     into.exec();
     return db.getLastInsertRowid();
 }
@@ -257,8 +256,7 @@ void putEntity(Database& db, const std::vector<TableShape>& shapes, const TableS
         int at = 1;
         for (const ColumnShape& column : shape.columns)
             if (column.name != shape.id)
-                bindCell(update, at++, column,
-                         entity.contains(column.name) ? entity.at(column.name) : json());
+                bindCell(update, at++, entity.value(column.name, json()));
         update.bind(at, id);
         update.exec();
         removeInside(db, shapes, shape, id);

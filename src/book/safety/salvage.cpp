@@ -4,10 +4,9 @@
 #include "book/safety/salvage.h"
 
 #include "book/bundle/table_shape.h"
-#include "book/log_store.h"
+#include "book/bundle/what_follows.h"
 
 #include <algorithm>
-#include <filesystem>
 #include <fmt/format.h>
 #include <numeric>
 
@@ -207,14 +206,7 @@ Result<Salvaged> salvage(const std::string& damagedPath, const std::string& newP
                 }
                 db.exec("UPDATE book_info SET value='" + std::to_string(kMinReader) +
                         "' WHERE key='min_reader'");
-                db.exec("DELETE FROM newest_number");
-                db.exec("INSERT INTO rated_place SELECT * FROM rated_place");
-                Statement cooks(db, "SELECT id FROM cook");
-                std::vector<std::string> ids;
-                while (cooks.executeStep())
-                    ids.push_back(cooks.getColumn(0).getString());
-                for (const std::string& id : ids)
-                    logCook(db, id);
+                renewWhatFollows(db);
             });
         } catch (const SQLite::Exception& exception) {
             return tl::unexpected(translated(exception));
@@ -227,10 +219,7 @@ Result<Salvaged> salvage(const std::string& damagedPath, const std::string& newP
         book->database().exec("PRAGMA foreign_keys = ON");
         return out;
     }
-    { const Book gone = std::move(*book); }
-    std::error_code ignored;
-    for (const char* end : {"", "-wal", "-shm", "-lock"})
-        std::filesystem::remove(newPath + end, ignored);
+    discard(std::move(*book));
     if (!done)
         return tl::unexpected(done.error());
     return fail(Errc::corruptData,
