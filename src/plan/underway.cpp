@@ -81,4 +81,23 @@ MenuPlan planFrom(MenuProblem& menu, const std::vector<Underway>& underway, cons
     return out;
 }
 
+Replanned planAround(Menu menu, const kitchen::Kitchen& kitchen, const RatedTimes& rated,
+                     const std::vector<DishWays>& ways, const std::vector<Underway>& underway,
+                     std::stop_token stop) {
+    constexpr int kLaterMin[] = {0, 5, 10, 15, 20, 30, 45, 60, 90, 120, 180, 240};
+    const int asked = menu.serveMin;
+    Replanned out;
+    for (const int later : kLaterMin) {
+        menu.serveMin = asked + later;
+        out.menu = problemOf(menu, kitchen, rated, ways);
+        std::vector<Underway> made; // of what can be made
+        for (const std::size_t of : out.menu.ofMenu)
+            made.push_back(underway[of]);
+        out.made = planFrom(out.menu, made, {}, stop);
+        if (out.made.found.plan || stop.stop_requested())
+            break;
+    }
+    return out;
+}
+
 } // namespace dynamet::plan

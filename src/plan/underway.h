@@ -15,13 +15,20 @@ struct Underway {
     std::string applianceId; ///< that it is on, or was
 };
 
-/// Servings that are tried where it cannot be on the table in time, minutes later.
-inline constexpr int kLaterMin[] = {0, 5, 10, 15, 20, 30, 45, 60, 90, 120, 180, 240};
-
 /// Solves a menu again from this minute (its `notBeforeMin`): what is begun stays where it is for
 /// as long as is forecast, everything else is placed anew around it. `underway` is by the problem's
 /// dishes. Without a plan none; the serving time is the caller's to move.
 MenuPlan planFrom(MenuProblem& menu, const std::vector<Underway>& underway,
                   const Effort& effort = {}, std::stop_token stop = {});
+
+/// The same, served as much later as it needs (5 minutes to 4 hours) where it cannot be on the
+/// table in time. `ways` and `underway` are by the menu's dishes.
+struct Replanned {
+    MenuProblem menu;
+    MenuPlan made;
+};
+Replanned planAround(Menu menu, const kitchen::Kitchen& kitchen, const RatedTimes& rated,
+                     const std::vector<DishWays>& ways, const std::vector<Underway>& underway,
+                     std::stop_token stop = {});
 
 } // namespace dynamet::plan

@@ -9,13 +9,11 @@
 namespace dynamet::run {
 
 MenuNow menuNow(const plan::Menu& menu, const std::vector<CookNow>& cooks, double nowS,
-                double nowMin, double laterS) {
-    constexpr double kMinute = 60;
+                double nowMin) {
     MenuNow out;
     out.menu = menu;
     out.menu.dishes.clear();
     out.menu.notBeforeMin = static_cast<int>(std::floor(nowMin));
-    out.menu.serveMin += static_cast<int>(std::ceil(laterS / kMinute));
     std::vector<bool> taken(cooks.size(), false);
     for (plan::MenuDish dish : menu.dishes) {
         std::size_t at = 0;

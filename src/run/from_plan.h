@@ -27,10 +27,10 @@ struct CookNow {
     double pullS = 0; ///< from the run's beginning, as it is forecast or was
     kitchen::Setting setting;
 };
-/// `menu` solved again `nowMin` minutes after midnight of the day of its serving, to be served
-/// `laterS` later. Cooks are found by their recipe, in order; a dish that nobody cooks is left out.
+/// `menu` as it is to be solved again `nowMin` minutes after midnight of the day of its serving.
+/// Cooks are found by their recipe, in order; a dish that nobody cooks is left out.
 MenuNow menuNow(const plan::Menu& menu, const std::vector<CookNow>& cooks, double nowS,
-                double nowMin, double laterS);
+                double nowMin);
 
 /// `nowMin`: the wall clock of the day of the serving, minutes after midnight. Without a plan none.
 std::vector<PlannedDish> dishesOf(const plan::MenuProblem& menu, const plan::MenuPlan& made,

@@ -85,7 +85,7 @@ void CookDesk::solveAgain() {
     constexpr double kMinute = 60;
     plan::Menu asItIs = *menu;
     asItIs.serveMin = static_cast<int>(std::ceil(nowMin + (*serveS - now) / kMinute));
-    asked_ = run::menuNow(asItIs, cooks, now, nowMin, 0);
+    asked_ = run::menuNow(asItIs, cooks, now, nowMin);
     askedPlanS_ = now;
     PlanWorker::Question question{asked_.menu, document_.kitchen(), {}, {}, asked_.underway};
     if (const auto rated = ratedTimes(document_.book(), document_.kitchen()))

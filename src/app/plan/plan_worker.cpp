@@ -78,12 +78,18 @@ void PlanWorker::work(quint64 id, const Question& question, std::vector<Kept> ke
             });
     }
     PlanAnswer answer;
-    answer.menu = plan::problemOf(question.menu, question.kitchen, question.rated, std::move(ways));
     if (!question.underway.empty()) {
-        goOn(answer, question, stop);
+        auto around = planAround(question.menu, question.kitchen, question.rated, ways,
+                                 question.underway, stop);
         if (stop.stop_requested())
             return;
-    } else if (!answer.menu.dishes.empty()) {
+        answer.menu = std::move(around.menu);
+        answer.made = std::move(around.made);
+        answer.last = true;
+        return hand(id, std::move(answer));
+    }
+    answer.menu = plan::problemOf(question.menu, question.kitchen, question.rated, std::move(ways));
+    if (!answer.menu.dishes.empty()) {
         answer.made = plan::planMenu(answer.menu, {}, stop, [&](const plan::Plan& better) {
             PlanAnswer soon;
             soon.menu = answer.menu;
@@ -99,26 +105,6 @@ void PlanWorker::work(quint64 id, const Question& question, std::vector<Kept> ke
     }
     answer.last = true;
     hand(id, std::move(answer));
-}
-
-void PlanWorker::goOn(PlanAnswer& answer, const Question& question, const std::stop_token& stop) {
-    const std::vector<plan::DishWays> ways = answer.menu.dishes;
-    const std::vector<std::size_t> ofMenu = answer.menu.ofMenu;
-    std::vector<plan::Underway> underway;
-    plan::Menu menu = question.menu;
-    menu.dishes.clear();
-    for (const std::size_t of : ofMenu) {
-        underway.push_back(question.underway[of]);
-        menu.dishes.push_back(question.menu.dishes[of]);
-    }
-    for (const int later : plan::kLaterMin) {
-        menu.serveMin = question.menu.serveMin + later;
-        answer.menu = plan::problemOf(menu, question.kitchen, question.rated, ways);
-        answer.menu.ofMenu = ofMenu;
-        answer.made = planFrom(answer.menu, underway, {}, stop);
-        if (answer.made.found.plan || stop.stop_requested())
-            return;
-    }
 }
 
 void PlanWorker::giveUp(PlanAnswer& answer, const Question& question, const std::stop_token& stop) {

@@ -67,7 +67,6 @@ class PlanWorker : public QObject {
     };
     static Key keyOf(const plan::Menu& menu, const plan::MenuDish& dish);
     void work(quint64 id, const Question& question, std::vector<Kept> kept, std::stop_token stop);
-    static void goOn(PlanAnswer& answer, const Question& question, const std::stop_token& stop);
     static void giveUp(PlanAnswer& answer, const Question& question, const std::stop_token& stop);
     void hand(quint64 id, PlanAnswer answer);
     QThreadPool pool_;
