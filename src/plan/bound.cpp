@@ -10,16 +10,6 @@ namespace {
 
 constexpr std::size_t kGroup = 4;
 
-bool shareAPlace(const Dish& a, const Dish& b) {
-    for (const Way& one : a.ways)
-        for (const Use& use : one.uses)
-            for (const Way& other : b.ways)
-                for (const Use& second : other.uses)
-                    if (use.resource == second.resource)
-                        return true;
-    return false;
-}
-
 /// The least cost of some dishes that have the kitchen to themselves; 0 where it is not proved.
 int leastOf(const Problem& problem, const std::vector<std::size_t>& dishes, int leadWeight,
             const Effort& effort, const std::stop_token& stop) {
@@ -37,6 +27,13 @@ std::vector<std::vector<std::size_t>> groupsOf(const Problem& problem, const Pla
     std::vector<std::size_t> left(problem.dishes.size());
     for (std::size_t d = 0; d < left.size(); ++d)
         left[d] = d;
+    std::vector<std::set<int>> wants;
+    for (const Dish& dish : problem.dishes)
+        wants.push_back(wantsOf(problem, dish));
+    const auto share = [&](std::size_t a, std::size_t b) {
+        return std::any_of(wants[a].begin(), wants[a].end(),
+                           [&](int one) { return wants[b].contains(one); });
+    };
     const auto costs = [&](std::size_t d) {
         const Placed& placed = plan.dishes[d];
         const Way& way = problem.dishes[d].ways[static_cast<std::size_t>(placed.way)];
@@ -50,9 +47,8 @@ std::vector<std::vector<std::size_t>> groupsOf(const Problem& problem, const Pla
         left.erase(left.begin());
         for (const bool sharing : {true, false})
             for (auto it = left.begin(); it != left.end() && group.size() < kGroup;) {
-                const bool shares = std::any_of(group.begin(), group.end(), [&](std::size_t d) {
-                    return shareAPlace(problem.dishes[d], problem.dishes[*it]);
-                });
+                const bool shares = std::any_of(group.begin(), group.end(),
+                                                [&](std::size_t d) { return share(d, *it); });
                 if (shares == sharing) {
                     group.push_back(*it);
                     it = left.erase(it);

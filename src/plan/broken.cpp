@@ -115,6 +115,24 @@ void checkHands(const Problem& problem, const Plan& plan, std::vector<std::strin
     }
 }
 
+void checkVessels(const Problem& problem, const Plan& plan, std::vector<std::string>& out) {
+    for (int minute = 0; minute <= problem.horizon(); ++minute) {
+        std::vector<int> taken(problem.vessels.size());
+        for (std::size_t d = 0; d < plan.dishes.size(); ++d) {
+            const Placed& placed = plan.dishes[d];
+            for (const Holding& holding :
+                 problem.dishes[d].ways[static_cast<std::size_t>(placed.way)].holdings)
+                if (const Span span = spanOf(holding, placed);
+                    span.from <= minute && minute < span.to)
+                    ++taken[static_cast<std::size_t>(holding.vessel)];
+        }
+        for (std::size_t v = 0; v < taken.size(); ++v)
+            if (taken[v] > problem.vessels[v])
+                out.push_back(
+                    fmt::format("vessel {} is wanted {} times at {}", v, taken[v], minute));
+    }
+}
+
 } // namespace
 
 std::vector<std::string> broken(const Problem& problem, const Plan& plan) {
@@ -147,6 +165,7 @@ std::vector<std::string> broken(const Problem& problem, const Plan& plan) {
             out.push_back(fmt::format("dish {} is not where it was pinned", d));
     }
     checkHands(problem, plan, out);
+    checkVessels(problem, plan, out);
     for (int r = 0; r < static_cast<int>(problem.resources.size()); ++r)
         checkResource(problem, plan, r, out);
     return out;

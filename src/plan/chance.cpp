@@ -54,6 +54,12 @@ std::vector<Follows> followersIn(const MenuProblem& menu, const Plan& plan) {
     for (std::size_t a = 0; a < plan.dishes.size(); ++a)
         for (std::size_t b = 0; b < plan.dishes.size(); ++b) {
             const Way &one = wayOf(menu, plan, a).way, &other = wayOf(menu, plan, b).way;
+            for (const Holding& pan : one.holdings)
+                for (const Holding& next : other.holdings)
+                    if (a != b && pan.vessel == next.vessel && !pan.untilServed &&
+                        menu.problem.vessels[static_cast<std::size_t>(pan.vessel)] == 1 &&
+                        spanOf(pan, plan.dishes[a]).to <= spanOf(next, plan.dishes[b]).from)
+                        out.push_back({a, b, 0});
             for (const Use& use : one.uses)
                 for (const Use& next : other.uses) {
                     if (a == b || use.waits || next.waits || use.resource != next.resource)

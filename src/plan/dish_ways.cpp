@@ -21,6 +21,8 @@ constexpr double kMinute = 60;
 constexpr double kLongestWaitS = 75 * 60;
 /// Between two batches on one place.
 constexpr double kBatchGapS = 60;
+/// To empty and wipe a pan before the next food goes in: common practice, no source.
+constexpr int kEmptyMin = 3;
 /// A warm place is worth heating where waiting costs so much less than under foil.
 constexpr double kWorthWarming = 0.7;
 
@@ -34,14 +36,17 @@ int demandOf(const translate::Request& request, const recipe::Place& place) {
     const auto& piece = request.recipe.piece;
     if (!on || isHob(on->kind))
         return 100;
-    if (const auto room = translate::roomAt(request.kitchen, piece, place))
-        return std::clamp(static_cast<int>(std::ceil(100 * room->covered)), 1, 100);
-    const auto covers = recipe::coverOf(piece);
     const double zone =
         on->capacityM2 / static_cast<double>(std::max<std::size_t>(1, on->zones.size()));
-    if (!covers || zone <= 0)
-        return 100;
-    return std::clamp(static_cast<int>(std::ceil(100 * *covers * piece.pieces / zone)), 1, 100);
+    const auto share = [](double of) {
+        return std::clamp(static_cast<int>(std::ceil(100 * of)), 1, 100);
+    };
+    if (const auto* vessel = findVessel(request.kitchen, place.vesselId); vessel && zone > 0)
+        return share(baseAreaM2(*vessel) / zone); // however little lies in it
+    if (const auto room = translate::roomAt(request.kitchen, piece, place))
+        return share(room->covered);
+    const auto covers = recipe::coverOf(piece);
+    return covers && zone > 0 ? share(*covers * piece.pieces / zone) : 100;
 }
 
 /// Time of the core between the limits until the shortest rest ends, tempering included.
@@ -153,6 +158,28 @@ void addUses(const translate::Request& request, DishWay& way) {
     }
 }
 
+/// A rack, a lid or a board is shared; everything else holds one dish at a time. What is cooked in
+/// a pot or a dish comes to the table in it.
+void addHoldings(const translate::Request& request, DishWay& way) {
+    for (const recipe::Stage& stage : way.stages) {
+        const auto* vessel = findVessel(request.kitchen, stage.place.vesselId);
+        using Kind = kitchen::VesselKind;
+        if (!vessel || vessel->kind == Kind::rack || vessel->kind == Kind::lid ||
+            vessel->kind == Kind::board)
+            continue;
+        const auto v = static_cast<std::size_t>(
+            std::find(way.vessels.begin(), way.vessels.end(), vessel->id) - way.vessels.begin());
+        if (v == way.vessels.size()) {
+            way.vessels.push_back(vessel->id);
+            way.heatsBefore.push_back(0);
+            way.way.holdings.emplace_back();
+        }
+        Holding& holding = way.way.holdings[v];
+        holding.untilServed = &stage == &way.stages.back() &&
+                              (vessel->kind == Kind::pot || vessel->kind == Kind::dish);
+    }
+}
+
 std::string rowName(const translate::Row& row, const kitchen::Kitchen& kitchen) {
     const auto* on = findAppliance(kitchen, row.target.applianceId);
     return on ? on->name : row.target.applianceId;
@@ -189,6 +216,7 @@ void addRow(const translate::Prepared& prepared, const translate::Row& row, doub
         way.waitCosts = costsOf(curve, minutes(longest));
         way.exposure.safeUntilS = safeUntil(curve, whole->plateK, menu.limits.hotK);
         addUses(request, way);
+        addHoldings(request, way);
         const int expected = way.straight.back().to;
         way.straightLookAt = row.window && row.window->expectS > 0
                                  ? expected - minutesUp(row.window->expectS - row.window->lookS)
@@ -243,6 +271,17 @@ void setSlack(DishWay& way, double share) {
         use.to = stage == last ? way.way.readyAt
                                : way.stageSpans[stage].to + (stage + 1 == last ? before : 0);
         ++stage;
+    }
+    for (std::size_t v = 0; v < way.vessels.size(); ++v) {
+        Holding& holding = way.way.holdings[v];
+        bool met = false;
+        for (std::size_t s = 0; s <= last; ++s) {
+            if (way.stages[s].place.vesselId != way.vessels[v])
+                continue;
+            holding.from = met ? holding.from : way.way.uses[s].from - way.heatsBefore[v];
+            holding.to = way.way.uses[s].to + kEmptyMin;
+            met = true;
+        }
     }
     addHands(way);
 }

@@ -56,6 +56,8 @@ struct DishWay {
     std::vector<Span> stageSpans; ///< with it: the last of several stages begins when the plan
                                   ///< says, and the food waits for it under foil
     int straightLookAt = 0;
+    std::vector<std::string> vessels; ///< as the way's holdings
+    std::vector<int> heatsBefore; ///< of each, minutes that it stands on its burner before the food
     std::optional<recipe::Place> waitsIn; ///< none: on a board, under foil
     std::vector<int> waitCosts; ///< hundredths of a noticed difference after so many minutes beyond
                                 ///< the shortest rest, counted from when it is expected

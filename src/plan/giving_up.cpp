@@ -12,6 +12,14 @@ constexpr int kMostLater = 180;
 constexpr std::size_t kMostOffered = 6;
 constexpr int kAllLater[] = {15, 30, 45, 60, 90, 120, 180};
 
+template <class Needs>
+bool everyWay(const MenuProblem& menu, const std::vector<std::size_t>& dishes, Needs needs) {
+    return std::all_of(dishes.begin(), dishes.end(), [&](std::size_t d) {
+        const auto& ways = menu.problem.dishes[d].ways;
+        return std::all_of(ways.begin(), ways.end(), needs);
+    });
+}
+
 /// An appliance that every way of every one of them needs, with the setting of each one's first.
 void nameThePlace(const MenuProblem& menu, const std::vector<std::size_t>& dishes, Conflict& out) {
     for (std::size_t r = 0; r < menu.places.size(); ++r) {
@@ -20,12 +28,7 @@ void nameThePlace(const MenuProblem& menu, const std::vector<std::size_t>& dishe
                 return !use.waits && use.resource == static_cast<int>(r);
             });
         };
-        const bool all = std::all_of(dishes.begin(), dishes.end(), [&](std::size_t d) {
-            const auto& ways = menu.problem.dishes[d].ways;
-            return std::all_of(ways.begin(), ways.end(),
-                               [&](const Way& way) { return needs(way) != way.uses.end(); });
-        });
-        if (!all)
+        if (!everyWay(menu, dishes, [&](const Way& way) { return needs(way) != way.uses.end(); }))
             continue;
         out.applianceId = menu.places[r].applianceId;
         for (const std::size_t d : dishes)
@@ -33,6 +36,21 @@ void nameThePlace(const MenuProblem& menu, const std::vector<std::size_t>& dishe
                 needs(menu.problem.dishes[d].ways.front())->setting)]);
         return;
     }
+}
+
+/// A pan that every way of every one of them needs; whether there is one.
+bool nameThePan(const MenuProblem& menu, const std::vector<std::size_t>& dishes, Conflict& out) {
+    for (std::size_t v = 0; v < menu.vessels.size(); ++v) {
+        if (!everyWay(menu, dishes, [&](const Way& way) {
+                return std::any_of(way.holdings.begin(), way.holdings.end(), [&](const auto& one) {
+                    return one.vessel == static_cast<int>(v);
+                });
+            }))
+            continue;
+        out.vesselId = menu.vessels[v];
+        return true;
+    }
+    return false;
 }
 
 /// What is tried: a changed menu, and the ways it is made with.
@@ -84,8 +102,13 @@ Conflict conflictOf(const MenuProblem& menu, const Effort& effort, std::stop_tok
     for (Dish& dish : handsFree.dishes)
         dish.cook.reset();
     out.hands = left.size() > 1 && firstPlan(handsFree, effort, stop).plan.has_value();
-    if (left.size() > 1 && !out.hands)
-        nameThePlace(menu, left, out);
+    if (left.size() > 1 && !out.hands) {
+        Problem pansEnough = partOf(menu.problem, left);
+        pansEnough.vessels.assign(pansEnough.vessels.size(), static_cast<int>(left.size()));
+        const bool ofPans = firstPlan(pansEnough, effort, stop).plan.has_value();
+        if (!ofPans || !nameThePan(menu, left, out))
+            nameThePlace(menu, left, out);
+    }
     for (const std::size_t d : left)
         out.dishes.push_back(menu.ofMenu[d]);
     return out;

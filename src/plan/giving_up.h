@@ -26,8 +26,9 @@ struct Conflict {
     /// Of two or more: an appliance that all of them need, with the setting of each.
     std::string applianceId;
     std::vector<kitchen::Setting> settings;
-    bool hands = false;  ///< with as many cooks as dishes there would be a plan
-    bool proved = false; ///< that there is none; else none was found
+    std::string vesselId; ///< no appliance, but a pan that all of them need
+    bool hands = false;   ///< with as many cooks as dishes there would be a plan
+    bool proved = false;  ///< that there is none; else none was found
 };
 Conflict conflictOf(const MenuProblem& menu, const Effort& effort = {}, std::stop_token stop = {});
 

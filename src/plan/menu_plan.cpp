@@ -56,6 +56,27 @@ void addHeating(PlannedPlace& place, Resource& out, const MenuProblem& menu,
         }
 }
 
+/// A pan is heated on its burner: it is wanted from then on.
+void heatPans(MenuProblem& menu, const kitchen::Kitchen& kitchen) {
+    for (std::size_t d = 0; d < menu.dishes.size(); ++d)
+        for (std::size_t w = 0; w < menu.dishes[d].ways.size(); ++w) {
+            DishWay& way = menu.dishes[d].ways[w];
+            for (std::size_t v = 0; v < way.vessels.size(); ++v) {
+                std::size_t s = 0; // the stage that it comes in first
+                while (way.stages[s].place.vesselId != way.vessels[v])
+                    ++s;
+                const auto* on = findAppliance(kitchen, way.stages[s].place.applianceId);
+                if (!on || !isHob(on->kind))
+                    continue;
+                const Use& use = way.way.uses[s];
+                way.heatsBefore[v] = menu.problem.resources[static_cast<std::size_t>(use.resource)]
+                                         .fromNow[static_cast<std::size_t>(use.setting)];
+                way.way.holdings[v].from -= way.heatsBefore[v];
+            }
+            menu.problem.dishes[d].ways[w] = way.way;
+        }
+}
+
 /// When the first work may begin at the earliest, minutes before the serving.
 int reachOf(const MenuProblem& menu) {
     int sum = 24 * 60;
@@ -101,15 +122,22 @@ MenuProblem problemOf(const Menu& menu, const kitchen::Kitchen& kitchen, const R
             std::size_t stage = 0;
             for (Use& use : way.way.uses)
                 placeUse(use, use.waits ? *way.waitsIn : way.stages[stage++].place, out.places);
+            for (std::size_t v = 0; v < way.vessels.size(); ++v)
+                way.way.holdings[v].vessel = indexIn(out.vessels, way.vessels[v]);
             dish.ways.push_back(way.way);
         }
         out.problem.dishes.push_back(std::move(dish));
+    }
+    for (const std::string& id : out.vessels) {
+        const auto* vessel = findVessel(kitchen, id);
+        out.problem.vessels.push_back(vessel ? vessel->count : 1);
     }
     for (PlannedPlace& place : out.places) {
         Resource resource;
         addHeating(place, resource, out, kitchen, rated);
         out.problem.resources.push_back(std::move(resource));
     }
+    heatPans(out, kitchen);
     return out;
 }
 

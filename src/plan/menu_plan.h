@@ -26,6 +26,7 @@ struct MenuProblem {
     std::vector<std::size_t> ofMenu;  ///< [dish] which of the menu's
     std::vector<DishWays> impossible; ///< in no place of this menu, with the reasons
     std::vector<PlannedPlace> places; ///< as the problem's resources
+    std::vector<std::string> vessels; ///< ids, as the problem's
     Problem problem;
     int baseMin = 0;
     int serveAt() const { return menu.serveMin - baseMin; }

@@ -19,10 +19,22 @@ int ModelBuilder::countUses(const Problem& problem) {
 }
 
 ModelBuilder::ModelBuilder(Model& model, const Problem& problem)
-    : model_(model), problem_(problem), horizon_(problem.horizon()) {}
+    : model_(model), problem_(problem), horizon_(problem.horizon()) {
+    for (const Dish& dish : problem.dishes)
+        for (const Way& way : dish.ways) {
+            for (const Use& use : way.uses)
+                longest_ = std::max(longest_, std::max(use.from, use.to));
+            for (const Hands& hands : way.hands)
+                longest_ = std::max(longest_, hands.at + hands.lasts);
+            for (const Holding& holding : way.holdings)
+                longest_ = std::max({longest_, -holding.from, holding.from, holding.to});
+        }
+}
 
+/// Also of a way that is not taken: it may end after the horizon, or begin before now.
 IntVar ModelBuilder::shifted(const IntVar& by, int minutes) {
-    const IntVar out(model_, 0, horizon_); // a variable may stand in a constraint once only
+    // A variable may stand in a constraint once only.
+    const IntVar out(model_, -longest_, horizon_ + longest_);
     rel(model_, out == by + minutes);
     return out;
 }
@@ -53,6 +65,7 @@ void ModelBuilder::build() {
                     all << order(i, j);
     }
     model_.orders = BoolVarArray(model_, all);
+    addVessels();
     addHands();
     addCost();
 }
@@ -85,6 +98,13 @@ void ModelBuilder::addDishes() {
     }
 }
 
+IntVar ModelBuilder::untilServed(int dish, const BoolVar& active) {
+    const IntVar out(model_, 0, horizon_ + longest_);
+    keepApart(active, out, 0, model_.served[dish]);
+    keepApart(active, model_.served[dish], 0, out);
+    return out;
+}
+
 void ModelBuilder::addUses() {
     for (std::size_t d = 0; d < problem_.dishes.size(); ++d)
         for (std::size_t w = 0; w < problem_.dishes[d].ways.size(); ++w) {
@@ -98,7 +118,7 @@ void ModelBuilder::addUses() {
                 one.active = made_[d][w];
                 one.index = static_cast<int>(uses_.size());
                 one.from = shifted(model_.start[one.dish], use.from);
-                one.to = use.waits ? shifted(model_.served[one.dish], 0)
+                one.to = use.waits ? untilServed(one.dish, one.active)
                                    : shifted(model_.start[one.dish], use.to);
                 one.later = std::any_of(uses_.begin(), uses_.end(), [&](const UseVars& other) {
                     return other.dish == one.dish && other.way == one.way &&
@@ -156,27 +176,53 @@ void ModelBuilder::addRoom(const std::vector<int>& onIt, const Resource& on) {
 }
 
 void ModelBuilder::addRoomOfZone(const std::vector<int>& onIt, int room) {
+    std::vector<Stretch> all;
+    for (int u : onIt) {
+        const UseVars& use = uses_[static_cast<std::size_t>(u)];
+        if (use.what->demand > room)
+            rel(model_, use.active == 0);
+        else
+            all.push_back(
+                {use.from, use.to,
+                 use.what->waits ? std::nullopt : std::optional(use.what->to - use.what->from),
+                 use.what->demand, use.active});
+    }
+    keepWithin(room, all);
+}
+
+void ModelBuilder::addVessels() {
+    std::vector<std::vector<Stretch>> wanted(problem_.vessels.size());
+    for (std::size_t i = 0; i < problem_.dishes.size(); ++i)
+        for (std::size_t w = 0; w < problem_.dishes[i].ways.size(); ++w)
+            for (const Holding& one : problem_.dishes[i].ways[w].holdings) {
+                const int d = static_cast<int>(i);
+                const IntVar &start = model_.start[d], from = shifted(start, one.from);
+                wanted[static_cast<std::size_t>(one.vessel)].push_back(
+                    {from, one.untilServed ? untilServed(d, made_[i][w]) : shifted(start, one.to),
+                     one.untilServed ? std::nullopt : std::optional(one.to - one.from), 1,
+                     made_[i][w]});
+            }
+    for (std::size_t v = 0; v < wanted.size(); ++v)
+        keepWithin(problem_.vessels[v], wanted[v]);
+}
+
+void ModelBuilder::keepWithin(int room, const std::vector<Stretch>& all) {
+    if (all.size() < 2)
+        return;
     IntVarArgs from, lasts, to;
     IntArgs demand;
     BoolVarArgs active;
-    for (int u : onIt) {
-        const UseVars& use = uses_[static_cast<std::size_t>(u)];
-        if (use.what->demand > room) {
-            rel(model_, use.active == 0);
-            continue;
-        }
-        const IntVar length = use.what->waits ? IntVar(model_, 0, horizon_)
-                                              : IntVar(model_, use.what->to - use.what->from,
-                                                       use.what->to - use.what->from);
-        rel(model_, use.from + length == use.to);
-        from << use.from;
+    for (const Stretch& one : all) {
+        const IntVar length(model_, one.lasts.value_or(0),
+                            one.lasts.value_or(horizon_ + 2 * longest_));
+        rel(model_, one.from + length == one.to);
+        from << one.from;
         lasts << length;
-        to << use.to;
-        demand << use.what->demand;
-        active << use.active;
+        to << one.to;
+        demand << one.demand;
+        active << one.active;
     }
-    if (from.size() > 1)
-        cumulative(model_, room, from, lasts, to, demand, active);
+    cumulative(model_, room, from, lasts, to, demand, active);
 }
 
 void ModelBuilder::addHeats(const std::vector<int>& onIt, const Resource& on) {

@@ -28,6 +28,17 @@ class ModelBuilder {
     void addOrders(const std::vector<int>& onIt, const Resource& on);
     void addRoom(const std::vector<int>& onIt, const Resource& on);
     void addRoomOfZone(const std::vector<int>& inIt, int room);
+    void addVessels();
+    /// A stretch that takes of what there is so much of.
+    struct Stretch {
+        Gecode::IntVar from, to;
+        std::optional<int> lasts; ///< none: as long as it comes to
+        int demand = 1;
+        Gecode::BoolVar active;
+    };
+    void keepWithin(int room, const std::vector<Stretch>& all);
+    /// The minute that it is served, of a way that is taken.
+    Gecode::IntVar untilServed(int dish, const Gecode::BoolVar& active);
     void addHeats(const std::vector<int>& onIt, const Resource& on);
     void addHands();
     void addCost();
@@ -44,6 +55,7 @@ class ModelBuilder {
     Model& model_;
     const Problem& problem_;
     int horizon_;
+    int longest_ = 0;                                ///< of any way, from its start
     std::vector<std::vector<Gecode::BoolVar>> made_; ///< [dish][way]
     std::vector<UseVars> uses_;
     std::vector<Gecode::BoolVar> orders_; ///< [first × uses + second]; empty handles where none

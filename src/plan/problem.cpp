@@ -35,10 +35,26 @@ Problem partOf(const Problem& problem, const std::vector<std::size_t>& dishes) {
     return out;
 }
 
+std::set<int> wantsOf(const Problem& problem, const Dish& dish) {
+    std::set<int> out;
+    for (const Way& way : dish.ways) {
+        for (const Use& use : way.uses)
+            out.insert(use.resource);
+        for (const Holding& one : way.holdings)
+            out.insert(static_cast<int>(problem.resources.size()) + one.vessel);
+    }
+    return out;
+}
+
 Span spanOf(const Use& use, const Placed& placed) {
     if (use.waits)
         return {placed.start + use.from, placed.served};
     return {placed.start + use.from, placed.start + use.to};
+}
+
+Span spanOf(const Holding& holding, const Placed& placed) {
+    return {placed.start + holding.from,
+            holding.untilServed ? placed.served : placed.start + holding.to};
 }
 
 Span spanOf(const Hands& hands, const Placed& placed) {
@@ -50,16 +66,21 @@ int waitsFor(const Way& way, const Placed& placed) {
     return placed.served - placed.start - way.readyAt - way.shortestRest;
 }
 
+int costOf(const Dish& dish, const Placed& placed) {
+    const Way& way = dish.ways[static_cast<std::size_t>(placed.way)];
+    const auto waits = static_cast<std::size_t>(waitsFor(way, placed));
+    return kWaitWeight * (way.cost + way.waitCost[waits]) +
+           kLateCost * std::max(0, placed.served - dish.latest) +
+           kOffCost * std::abs(placed.served - dish.target);
+}
+
 int costOf(const Problem& problem, const Plan& plan) {
     int cost = 0, first = problem.horizon();
     for (std::size_t d = 0; d < plan.dishes.size(); ++d) {
         const Placed& placed = plan.dishes[d];
         const Dish& dish = problem.dishes[d];
         const Way& way = dish.ways[static_cast<std::size_t>(placed.way)];
-        const auto waits = static_cast<std::size_t>(waitsFor(way, placed));
-        cost += kWaitWeight * (way.cost + way.waitCost[waits]);
-        cost += kLateCost * std::max(0, placed.served - dish.latest);
-        cost += kOffCost * std::abs(placed.served - dish.target);
+        cost += costOf(dish, placed);
         first = std::min(first, placed.start);
         for (std::size_t u = 0; u < placed.heats.size(); ++u) {
             if (!placed.heats[u])

@@ -5,6 +5,7 @@
 
 #include <array>
 #include <optional>
+#include <set>
 #include <string>
 #include <vector>
 
@@ -38,6 +39,14 @@ struct Use {
     bool operator==(const Use&) const = default;
 };
 
+/// A pan or pot that a dish has to itself, minutes from the way's start; `untilServed`: it waits
+/// and comes to the table in it.
+struct Holding {
+    int vessel = 0, from = 0, to = 0;
+    bool untilServed = false;
+    bool operator==(const Holding&) const = default;
+};
+
 /// Work of a cook, minutes from the way's start, or before the serving (`beforeServed`).
 struct Hands {
     int at = 0, lasts = 1;
@@ -54,6 +63,7 @@ struct Way {
     int cost = 0; ///< of the way itself
     std::vector<Use> uses;
     std::vector<Hands> hands;
+    std::vector<Holding> holdings; ///< of each vessel one at most
     int longestRest() const { return shortestRest + static_cast<int>(waitCost.size()) - 1; }
 };
 
@@ -69,6 +79,7 @@ struct Dish {
 struct Problem {
     std::vector<Dish> dishes;
     std::vector<Resource> resources;
+    std::vector<int> vessels; ///< how many there are of each
     int cooks = 1;
     int leadWeight = 1;  ///< of a minute that the first work begins earlier
     int horizon() const; ///< the last minute that anything may end
@@ -77,6 +88,9 @@ struct Problem {
 
 /// The same kitchen with some of the dishes.
 Problem partOf(const Problem& problem, const std::vector<std::size_t>& dishes);
+
+/// What a dish may want that others want too: resources, and numbered after them vessels.
+std::set<int> wantsOf(const Problem& problem, const Dish& dish);
 
 /// A dish's place in a plan.
 struct Placed {
@@ -107,10 +121,14 @@ struct Span {
     int from = 0, to = 0;
 };
 Span spanOf(const Use& use, const Placed& placed);
+/// When its pan is not to be had.
+Span spanOf(const Holding& holding, const Placed& placed);
 /// When hands are wanted.
 Span spanOf(const Hands& hands, const Placed& placed);
 /// Minutes that a dish waits beyond its shortest rest.
 int waitsFor(const Way& way, const Placed& placed);
+/// What a dish costs by itself: its way, its waiting, and being off its time.
+int costOf(const Dish& dish, const Placed& placed);
 /// Waiting, ways and lateness in hundredths, weighed, and the minutes from the first work until
 /// the latest serving that was asked for.
 int costOf(const Problem& problem, const Plan& plan);

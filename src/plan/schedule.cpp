@@ -5,6 +5,7 @@
 
 #include "plan/bound.h"
 #include "plan/model.h"
+#include "plan/recreate.h"
 
 #include <algorithm>
 #include <memory>
@@ -178,6 +179,8 @@ Found solve(const Problem& problem, const Effort& effort, std::stop_token stop,
         if (!out.proved && problem.dishes.size() > kFew)
             for (const bool lastFirst : {false, true})
                 searchGroups(problem, effort, Look::backward, lastFirst, out, stop, better);
+        if (!out.proved && problem.dishes.size() > 1)
+            recreate(problem, effort, out, stop, better);
         if (!out.proved && problem.dishes.size() > 1) {
             improve(problem, Look::backward, effort.seed, effort.betterFailures / 2, out, stop,
                     better);

@@ -15,8 +15,9 @@ struct Effort {
     unsigned seed = 1;
     unsigned long firstFailures = 3000; ///< until there is a first plan
     unsigned long betterFailures = 5000;
-    unsigned long proofFailures = 600; ///< of each of several tries
-    unsigned long groupFailures = 1000; ///< of each group of dishes
+    unsigned long proofFailures = 600;   ///< of each of several tries
+    unsigned long groupFailures = 1000;  ///< of each group of dishes
+    unsigned long recreateRounds = 3000; ///< of taking some dishes out and putting them back
 };
 
 /// What a search came to.
@@ -28,8 +29,9 @@ struct Found {
     unsigned long failures = 0, nodes = 0;
 };
 
-/// The plan of least cost that is found: first any, latest beginnings first; then, from each, two
-/// to five dishes are placed anew. `better` is told of each plan as it comes. Constraint solver:
+/// The plan of least cost that is found: first any, latest beginnings first; then group after
+/// group; then dishes are taken out and put back (`recreate`), and two to five of them placed anew,
+/// which finds what that misses. `better` is told of each plan as it comes. Constraint solver:
 /// Gecode.
 Found solve(const Problem& problem, const Effort& effort = {}, std::stop_token stop = {},
             const std::function<void(const Plan&)>& better = {});

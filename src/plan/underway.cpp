@@ -32,6 +32,7 @@ Way restOf(const DishWay& dish, const Underway& now, const std::vector<Resource>
         out.waitCost.push_back(out.waitCost.back() + aMinute);
     out.uses.clear();
     out.hands.clear();
+    out.holdings.clear();
     for (Use use : whole.uses) {
         use.from = std::max(0, use.from - gone);
         use.to -= gone;
@@ -44,6 +45,12 @@ Way restOf(const DishWay& dish, const Underway& now, const std::vector<Resource>
             use.to = std::max(use.to, use.from + 1);
         out.uses.push_back(use);
     }
+    for (Holding one : whole.holdings) {
+        one.from = std::max(0, one.from - gone);
+        one.to -= gone;
+        if (one.untilServed || one.to > one.from)
+            out.holdings.push_back(one);
+    }
     for (Hands hands : whole.hands) {
         if (!hands.beforeServed)
             hands.at -= gone;
@@ -51,6 +58,17 @@ Way restOf(const DishWay& dish, const Underway& now, const std::vector<Resource>
             out.hands.push_back(hands);
     }
     return out;
+}
+
+/// Two that are on the fire are not in one pan, whatever their recipes say: the later one has
+/// another, which the plan does not know.
+void letGoOfPans(Problem& problem, const std::vector<Underway>& underway) {
+    std::vector<int> left = problem.vessels;
+    for (std::size_t d = 0; d < underway.size(); ++d)
+        if (underway[d].begun)
+            std::erase_if(problem.dishes[d].ways.front().holdings, [&](const Holding& one) {
+                return one.from == 0 && left[static_cast<std::size_t>(one.vessel)]-- <= 0;
+            });
 }
 
 } // namespace
@@ -70,6 +88,7 @@ MenuPlan planFrom(MenuProblem& menu, const std::vector<Underway>& underway, cons
             dish.ways = {restOf(menu.dishes[d].ways[on[d]], underway[d], menu.problem.resources)};
             dish.way = dish.start = 0;
         }
+        letGoOfPans(menu.problem, underway);
         out.found = solve(menu.problem, effort, stop);
         if (out.found.plan)
             for (std::size_t d = 0; d < menu.dishes.size(); ++d)

@@ -45,7 +45,8 @@ std::string heatWords(const MenuProblem& menu, const plan::PlanStep& step,
                           units)
            : "";
     const std::string lasts =
-        fmt::format(" ({}, {})", printDuration(step.heats.seconds), heatSource(step.heats));
+        fmt::format(" ({}, {})", printDuration(60.0 * plan::minutesUp(step.heats.seconds)),
+                    heatSource(step.heats));
     switch (step.heats.way) {
     case HeatWay::lightCoals:
         return fmt::format("Light coals for the {}: {}{}; outdoors or under a flue", name, to,
@@ -202,6 +203,30 @@ std::vector<std::string> clockLines(const MenuProblem& menu, const plan::MenuPla
     return out;
 }
 
+std::vector<std::string> panLines(const MenuProblem& menu, const plan::MenuPlan& plan,
+                                  const kitchen::Kitchen& kitchen) {
+    std::vector<std::string> out;
+    for (std::size_t v = 0; plan.found.plan && v < menu.vessels.size(); ++v) {
+        std::vector<std::pair<int, std::string>> in; // from when, which dish
+        for (std::size_t d = 0; d < plan.found.plan->dishes.size(); ++d)
+            for (const plan::Holding& one : wayOf(menu, *plan.found.plan, d).way.holdings)
+                if (one.vessel == static_cast<int>(v))
+                    in.emplace_back(spanOf(one, plan.found.plan->dishes[d]).from,
+                                    dishName(menu, d));
+        const auto* vessel = findVessel(kitchen, menu.vessels[v]);
+        if (!vessel || static_cast<int>(in.size()) <= vessel->count)
+            continue;
+        std::sort(in.begin(), in.end());
+        std::string order;
+        for (const auto& [from, name] : in)
+            order += (order.empty() ? "" : ", then ") + name;
+        out.push_back(fmt::format(
+            "{} {} for {}: empty and wipe in between. Have more like it? Say how many in Kitchen.",
+            vessel->count == 1 ? "One" : std::to_string(vessel->count), vessel->name, order));
+    }
+    return out;
+}
+
 std::string conflictWords(const plan::Menu& menu, const plan::Conflict& conflict,
                           const std::vector<std::string>& names, const kitchen::Kitchen& kitchen,
                           Units units) {
@@ -223,6 +248,9 @@ std::string conflictWords(const plan::Menu& menu, const plan::Conflict& conflict
     if (conflict.hands)
         return fmt::format("{} {} all be ready at {}: they want the same hands at once.", who,
                            cannot, at);
+    if (const auto* pan = findVessel(kitchen, conflict.vesselId))
+        return fmt::format("{} need the {} at once. They {} all be ready at {}.",
+                           conflict.dishes.size() == 2 ? "Both" : "All", pan->name, cannot, at);
     const auto* on = findAppliance(kitchen, conflict.applianceId);
     if (!on)
         return fmt::format("{} {} all be ready at {}.", who, cannot, at);
@@ -266,6 +294,8 @@ Sheet planSheet(const MenuProblem& menu, const plan::MenuPlan& plan,
         return out;
     out.lead.push_back(chanceWords(menu, plan));
     for (std::string& line : clockLines(menu, plan, units))
+        out.lead.push_back(std::move(line));
+    for (std::string& line : panLines(menu, plan, kitchen))
         out.lead.push_back(std::move(line));
     const bool several = menu.menu.cooks.size() > 1;
     out.headers = several ? std::vector<std::string>{"When", "Who", "What", "Done"}

@@ -21,6 +21,9 @@ std::string chanceWords(const plan::MenuProblem& menu, const plan::MenuPlan& pla
 /// Dishes that are long between cold and hot holding, or below an official minimum, each a line.
 std::vector<std::string> clockLines(const plan::MenuProblem& menu, const plan::MenuPlan& plan,
                                     Units units);
+/// Pans that dishes have one after another, each a line.
+std::vector<std::string> panLines(const plan::MenuProblem& menu, const plan::MenuPlan& plan,
+                                  const kitchen::Kitchen& kitchen);
 /// "Both need the Deck oven: Pork loin at 225 °C, Celeriac at 180 °C." or what else stands in the
 /// way.
 std::string conflictWords(const plan::Menu& menu, const plan::Conflict& conflict,

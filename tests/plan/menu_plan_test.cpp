@@ -124,6 +124,80 @@ TEST(MenuPlan, AMenuThatCannotBeSaysWhyAndEachThingGivenUpHelps) {
     EXPECT_TRUE(elsewhere);
 }
 
+// Two dishes of one tray at one heat, in an oven that has room for both (201).
+TEST(MenuPlan, Defect201TwoDishesAreNotInOnePanAtOnceUnlessThereAreTwo) {
+    Table table;
+    for (const char* name : {"First", "Second"}) {
+        translate::Request request = dishOf(name, "oven=180C");
+        kitchen::Vessel tray;
+        tray.id = "tray";
+        tray.name = "Tray";
+        tray.kind = kitchen::VesselKind::tray;
+        tray.baseDiameterM = 0.2;
+        request.kitchen.vessels.push_back(tray);
+        if (table.menu.dishes.empty())
+            table.kitchen.vessels.push_back(tray);
+        request.recipe.last().place.vesselId = "tray";
+        request.kitchen.appliances.front().capacityM2 = 2;
+        table.add(request, translate::Target{"still", "middle", "tray"});
+        table.menu.dishes.back().earlyS = 1800;
+    }
+    const auto together = [&] {
+        MenuProblem problem = table.problem();
+        const MenuPlan made = planMenu(problem);
+        EXPECT_TRUE(made.found.plan);
+        EXPECT_EQ(problem.vessels, std::vector<std::string>{"tray"});
+        EXPECT_EQ(firstOf(broken(problem.problem, *made.found.plan)), "");
+        Span spans[2];
+        for (std::size_t d = 0; d < 2; ++d) {
+            const Placed& placed = made.found.plan->dishes[d];
+            const auto& way = problem.dishes[d].ways[static_cast<std::size_t>(placed.way)];
+            EXPECT_EQ(way.vessels, std::vector<std::string>{"tray"});
+            spans[d] = spanOf(way.way.holdings.front(), placed);
+        }
+        return spans[0].from < spans[1].to && spans[1].from < spans[0].to;
+    };
+    EXPECT_FALSE(together());
+    {
+        MenuProblem problem = table.problem();
+        const MenuPlan made = planMenu(problem);
+        const auto lines = words::panLines(problem, made, table.kitchen);
+        ASSERT_EQ(lines.size(), 1u);
+        EXPECT_EQ(lines[0].rfind("One Tray for ", 0), 0u) << lines[0];
+    }
+    for (auto& request : table.requests)
+        request->kitchen.vessels.back().count = 2;
+    table.kitchen.vessels.back().count = 2;
+    EXPECT_TRUE(together());
+    table.kitchen.vessels.back().count = 1;
+    // Time enough for each alone, and for both if they had a tray each.
+    Conflict conflict;
+    for (int before = 60; before <= 240 && conflict.dishes.size() != 2; before += 15) {
+        table.menu.notBeforeMin = table.menu.serveMin - before;
+        conflict = conflictOf(table.problem());
+    }
+    EXPECT_EQ(conflict.vesselId, "tray");
+    EXPECT_EQ(words::conflictWords(table.menu, conflict, table.names(), table.kitchen, {})
+                  .rfind("Both need the Tray at once.", 0),
+              0u);
+}
+
+// A pan that is heated for the second dish is not under the first one then.
+TEST(MenuPlan, APanIsWantedFromWhenItIsHeatedOnItsHob) {
+    Table table;
+    table.add(dishOf("Chops", "oven=180C", 0.02), translate::Target{"hob", "pan", "pan"});
+    const MenuProblem problem = table.problem();
+    ASSERT_EQ(problem.dishes.size(), 1u);
+    EXPECT_EQ(problem.vessels, std::vector<std::string>{"pan"});
+    const Way& way = problem.problem.dishes[0].ways.front();
+    ASSERT_EQ(way.holdings.size(), 1u);
+    const Use& use = way.uses.front();
+    const int heats = problem.problem.resources[0].fromNow[static_cast<std::size_t>(use.setting)];
+    EXPECT_GT(heats, 0);
+    EXPECT_EQ(way.holdings[0].from, use.from - heats);
+    EXPECT_GT(way.holdings[0].to, use.to) << "it is emptied and wiped";
+}
+
 TEST(MenuPlan, ChanceGrowsWithSlackAndWithTolerance) {
     Table table;
     table.add(dishOf("Roast", "oven=180C"), kOven);

@@ -75,6 +75,24 @@ inline plan::Problem randomMenu(unsigned seed, int dishes, int resources, int co
     return out;
 }
 
+/// Some of its dishes want pans, of which there are one or two: from some minute until the way is
+/// ready and a little longer, or until it is served.
+inline plan::Problem withPans(plan::Problem problem, unsigned seed) {
+    std::mt19937 random(seed);
+    problem.vessels = {1, 1, 2};
+    for (plan::Dish& dish : problem.dishes)
+        for (plan::Way& way : dish.ways)
+            for (int vessel = 0; vessel < static_cast<int>(problem.vessels.size()); ++vessel)
+                if (random() % 3 == 0) {
+                    const int from = static_cast<int>(random() % 10u);
+                    way.holdings.push_back(
+                        {vessel, from,
+                         std::max(from + 1, way.readyAt) + static_cast<int>(random() % 5u),
+                         random() % 4 == 0});
+                }
+    return problem;
+}
+
 /// Kitchens that have nothing in common, as one problem: each its appliances and its cook. What it
 /// costs at least is what they cost at least alone, so that its bound is known exactly (no lead
 /// counts: that would be shared).

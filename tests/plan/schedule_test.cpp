@@ -81,6 +81,31 @@ TEST(Schedule, WhatJoinsAnOvenThatIsHotIsNotHeatedAgainAndRoomIsKept) {
     EXPECT_EQ(after.plan->cost, found.plan->cost + 20 * kWaitWeight + 20);
 }
 
+// One pan, two burners: the second dish waits until the pan is empty; with two of them it does not.
+TEST(Schedule, Defect201APanHoldsOneDishAtATime) {
+    Problem problem;
+    problem.resources = {place(0, 0), place(0, 0)};
+    problem.dishes = {roast(0, 0, 30), roast(1, 0, 30)};
+    for (Dish& dish : problem.dishes)
+        dish.ways[0].holdings = {{0, 0, 32, false}};
+    problem.vessels = {2};
+    const Found two = solve(problem);
+    ASSERT_TRUE(two.plan);
+    EXPECT_EQ(two.plan->cost, 30);
+    problem.vessels = {1};
+    EXPECT_NE(all(broken(problem, *two.plan)), "");
+    const Found one = solve(problem);
+    ASSERT_TRUE(one.plan);
+    EXPECT_TRUE(one.proved);
+    EXPECT_EQ(all(broken(problem, *one.plan)), "");
+    EXPECT_EQ(one.plan->cost, 32 * kWaitWeight + 62);
+    for (Dish& dish : problem.dishes) // what is served from it is in it until then
+        dish.ways[0].holdings = {{0, 0, 32, true}};
+    const Found never = solve(problem);
+    EXPECT_FALSE(never.plan);
+    EXPECT_TRUE(never.proved);
+}
+
 TEST(Schedule, HandsNeverOverlapAndASecondCookHelps) {
     Problem problem;
     problem.resources = {place(0, 0), place(0, 0)};
@@ -139,6 +164,32 @@ TEST(Schedule, ASearThatFollowsItsRoastInOneOvenNeedsNoHeatingOfItsOwnAndNothing
     EXPECT_FALSE(found.plan->dishes[0].heats[1]);
 }
 
+// 199: of a dish that can be made quickly or slowly, the quick way could begin no later than the
+// slow one, so that it stood about for the difference.
+TEST(Schedule, Defect199TheQuickWayMayBeginLate) {
+    Problem problem;
+    problem.resources = {place(20, 7), place(10, 5)};
+    problem.dishes = {roast(0, 0, 30)};
+    Way slow = problem.dishes[0].ways[0];
+    slow.cost = 500;
+    slow.readyAt = 200;
+    slow.uses[0].resource = 1;
+    slow.uses[0].to = 200;
+    // Kept warm at its own appliance, which ends long after the quick way is served.
+    Use warm = slow.uses[0];
+    warm.waits = true;
+    warm.from = 200 + slow.shortestRest;
+    slow.uses.push_back(warm);
+    problem.dishes[0].ways.push_back(slow);
+    const Found found = solve(problem);
+    ASSERT_TRUE(found.plan);
+    EXPECT_TRUE(found.proved);
+    const Placed& placed = found.plan->dishes[0];
+    EXPECT_EQ(placed.way, 0);
+    EXPECT_EQ(placed.served, problem.dishes[0].target);
+    EXPECT_EQ(waitsFor(problem.dishes[0].ways[0], placed), 0);
+}
+
 TEST(Schedule, IsTheSameForASeedAndStopsWhenItIsTold) {
     const Problem problem = tests::randomMenu(2, 6, 5, 2, 20, true);
     const Found a = solve(problem), b = solve(problem);
@@ -174,11 +225,9 @@ TEST(Schedule, TwelveDishesOnEightAppliancesHoldAndAreNearTheirBound) {
 }
 
 // Twelve dishes on eight appliances whose least cost is known exactly: three kitchens of four
-// dishes, each proved alone. All twelve together come near it: within a tenth on the whole, within
-// a fifth each (before groups were searched it was four tenths).
+// dishes, each proved alone. All twelve together come within 5 % of it.
 TEST(Schedule, TwelveDishesComeNearABoundThatIsKnown) {
     int known = 0;
-    double over = 0;
     for (unsigned seed = 1; seed <= 4; ++seed) {
         const auto joined = tests::joinedKitchens(seed, {4, 4, 4}, {3, 3, 2});
         int least = 0;
@@ -197,14 +246,12 @@ TEST(Schedule, TwelveDishesComeNearABoundThatIsKnown) {
         ASSERT_TRUE(found.plan) << seed;
         EXPECT_EQ(all(broken(joined.whole, *found.plan)), "") << seed;
         EXPECT_GE(found.plan->cost, least) << seed << ": no plan is cheaper than its parts alone";
-        EXPECT_LE(found.plan->cost, 1.2 * least) << seed;
+        EXPECT_LE(found.plan->cost, 1.05 * least) << seed;
         EXPECT_LE(found.bound, least) << seed;
-        over += static_cast<double>(found.plan->cost) / least - 1;
         fmt::print("seed {}: cost {}, known least {}, own bound {}\n", seed, found.plan->cost,
                    least, found.bound);
     }
     ASSERT_GE(known, 3);
-    EXPECT_LE(over / known, 0.1);
 }
 
 } // namespace
