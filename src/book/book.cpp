@@ -3,6 +3,8 @@
 
 #include "book/book.h"
 
+#include "book/safety/seal.h"
+
 #include <boost/uuid/uuid_generators.hpp>
 #include <boost/uuid/uuid_io.hpp>
 #include <fmt/format.h>
@@ -10,6 +12,12 @@
 #include <unistd.h>
 
 namespace dynamet::book {
+
+Book::~Book() {
+    if (database_ && writable())
+        sealForClosing(*database_, path_);
+}
+
 Book& Book::operator=(Book&& other) noexcept {
     std::swap(database_, other.database_);
     std::swap(path_, other.path_);
@@ -76,6 +84,7 @@ Result<void> together(Book& book, const std::function<Result<void>()>& actions) 
         return fail(Errc::readOnly, book.accessWords() + "; nothing was changed");
     try {
         SQLite::Transaction transaction(book.database());
+        breakSeal(book.database());
         auto done = actions();
         if (done)
             transaction.commit();
@@ -88,11 +97,7 @@ Result<void> together(Book& book, const std::function<Result<void>()>& actions) 
 Result<void> copyBook(Book& book, const std::string& path) {
     if (::access(path.c_str(), F_OK) == 0)
         return fail(Errc::io, fmt::format("{} exists already; it was left as it is", path));
-    return reading(book, [&](SQLite::Database& db) {
-        SQLite::Statement copy(db, "VACUUM INTO ?");
-        copy.bind(1, path);
-        copy.exec();
-    });
+    return reading(book, [&](SQLite::Database& db) { vacuumInto(db, path); });
 }
 
 Result<void> setWithdrawn(Book& book, const char* table, const std::string& id,

@@ -17,7 +17,7 @@
 namespace dynamet::book {
 
 inline constexpr std::int32_t kApplicationId = 0x44594e4d; // "DYNM"
-inline constexpr int kSchemaVersion = 11;
+inline constexpr int kSchemaVersion = 13;
 /// Oldest program version that can read what this one writes.
 inline constexpr int kMinReader = 6;
 
@@ -42,6 +42,8 @@ class Book {
     };
 
     Book(Book&&) noexcept = default;
+    /// Closes it, sealed (book/safety/seal.h).
+    ~Book();
     Book& operator=(Book&&) noexcept;
 
     /// Opens a book and brings it up to this program's schema (with a copy beside it first).
@@ -90,6 +92,8 @@ Result<void> setWithdrawn(Book& book, const char* table, const std::string& id,
 
 /// Translates what SQLite threw.
 Error translated(const SQLite::Exception& exception);
+/// Before the first change: what the book was sealed with no longer holds.
+void breakSeal(SQLite::Database& db);
 
 template <class Action>
 Result<void> inTransaction(Book& book, Action action) {
@@ -101,6 +105,7 @@ Result<void> inTransaction(Book& book, Action action) {
             return {};
         }
         SQLite::Transaction transaction(book.database());
+        breakSeal(book.database());
         action(book.database());
         transaction.commit();
         return {};

@@ -4,6 +4,7 @@
 // How a book is found, judged, brought up to date and made.
 #include "book/book.h"
 #include "book/safety/network_share.h"
+#include "book/safety/seal.h"
 #include "book/table_row.h"
 
 #include <SQLiteCpp/Backup.h>
@@ -32,6 +33,8 @@ extern const std::string_view book_migration_008;
 extern const std::string_view book_migration_009;
 extern const std::string_view book_migration_010;
 extern const std::string_view book_migration_011;
+extern const std::string_view book_migration_012;
+extern const std::string_view book_migration_013;
 } // namespace dynamet::data
 
 namespace dynamet::book {
@@ -72,7 +75,8 @@ void migrate(SQLite::Database& database, int from) {
         &data::book_migration_001, &data::book_migration_002, &data::book_migration_003,
         &data::book_migration_004, &data::book_migration_005, &data::book_migration_006,
         &data::book_migration_007, &data::book_migration_008, &data::book_migration_009,
-        &data::book_migration_010, &data::book_migration_011};
+        &data::book_migration_010, &data::book_migration_011, &data::book_migration_012,
+        &data::book_migration_013};
     for (int version = from; version < kSchemaVersion; ++version) {
         SQLite::Transaction transaction(database);
         database.exec(std::string(*kMigrations[static_cast<std::size_t>(version)]));
@@ -218,9 +222,7 @@ int versionOf(SQLite::Database& database) {
 void keepBackup(SQLite::Database& database, const std::string& path, int version) {
     const std::string backup = freeBackupName(path, version), part = backup + ".part";
     ::unlink(part.c_str());
-    SQLite::Statement copy(database, "VACUUM INTO ?");
-    copy.bind(1, plainPath(part));
-    copy.exec();
+    vacuumInto(database, plainPath(part));
     copyMode(path, part);
     if (std::rename(part.c_str(), backup.c_str()) != 0)
         throw SQLite::Exception("the copy before the change could not be named", SQLITE_IOERR);
@@ -272,6 +274,7 @@ Result<Book> Book::opened(const std::string& path, Access access, BookLock lock)
             if (version < kSchemaVersion) {
                 keepBackup(*database, path, version);
                 migrate(*database, version);
+                breakSeal(*database);
             }
             return Book(std::move(database), path, access, std::move(lock));
         }

@@ -6,6 +6,8 @@
 #include "book/kitchen_store.h"
 #include "book/table_row.h"
 
+#include <algorithm>
+
 namespace dynamet::book {
 namespace {
 
@@ -37,7 +39,8 @@ kitchen::Vessel vesselOf(const RowReader& row) {
             row.number("base_diameter_m"),
             row.number("base_thickness_m"),
             row.number("emissivity"),
-            row.maybe("highest_temperature_k")};
+            row.maybe("highest_temperature_k"),
+            1};
 }
 
 kitchen::Insert insertOf(const RowReader& row) {
@@ -45,17 +48,24 @@ kitchen::Insert insertOf(const RowReader& row) {
             kindOf<kitchen::InsertKind>(row.text("kind"), kInsertKinds)};
 }
 
-template <class Thing>
-Result<void> addTo(Book& book, const char* table, const Thing& thing, const When& when) {
-    return inTransaction(book, [&](SQLite::Database& db) {
-        insertRow(db, table, newRow(thing.id, when.utcMs, rowOf(thing)));
-    });
+void insertCount(SQLite::Database& db, const kitchen::Vessel& vessel) {
+    if (vessel.count > 1)
+        insertRow(db, "vessel_count",
+                  {{"vessel_id", vessel.id}, {"count", static_cast<std::int64_t>(vessel.count)}});
 }
 
 } // namespace
 
 std::vector<kitchen::Vessel> loadVessels(SQLite::Database& db, Rows rows) {
-    return readRows(db, "vessel", rows, vesselOf);
+    auto out = readRows(db, "vessel", rows, vesselOf);
+    SQLite::Statement s(db, "SELECT * FROM vessel_count");
+    const RowReader row(s);
+    while (s.executeStep())
+        for (kitchen::Vessel& vessel : out)
+            if (vessel.id == row.text("vessel_id"))
+                vessel.count = static_cast<int>(
+                    std::clamp<std::int64_t>(row.whole("count"), 1, kitchen::kMostAlike));
+    return out;
 }
 
 std::vector<kitchen::Insert> loadInserts(SQLite::Database& db, Rows rows) {
@@ -63,15 +73,25 @@ std::vector<kitchen::Insert> loadInserts(SQLite::Database& db, Rows rows) {
 }
 
 Result<void> addVessel(Book& book, const kitchen::Vessel& vessel, const When& when) {
-    return addTo(book, "vessel", vessel, when);
+    return inTransaction(book, [&](SQLite::Database& db) {
+        insertRow(db, "vessel", newRow(vessel.id, when.utcMs, rowOf(vessel)));
+        insertCount(db, vessel);
+    });
 }
 Result<void> addInsert(Book& book, const kitchen::Insert& insert, const When& when) {
-    return addTo(book, "insert_part", insert, when);
+    return inTransaction(book, [&](SQLite::Database& db) {
+        insertRow(db, "insert_part", newRow(insert.id, when.utcMs, rowOf(insert)));
+    });
 }
 
 Result<void> changeVessel(Book& book, const kitchen::Vessel& vessel) {
-    return inTransaction(
-        book, [&](SQLite::Database& db) { updateRow(db, "vessel", vessel.id, rowOf(vessel)); });
+    return inTransaction(book, [&](SQLite::Database& db) {
+        updateRow(db, "vessel", vessel.id, rowOf(vessel));
+        SQLite::Statement s(db, "DELETE FROM vessel_count WHERE vessel_id=?");
+        s.bind(1, vessel.id);
+        s.exec();
+        insertCount(db, vessel);
+    });
 }
 Result<void> changeInsert(Book& book, const kitchen::Insert& insert) {
     return inTransaction(book, [&](SQLite::Database& db) {

@@ -3,12 +3,14 @@
 
 // A kitchen is changed, retired and moved in its book; nothing of it is lost.
 #include "book/book_folder.h"
+#include "book/bundle/bundle.h"
 #include "book/kitchen_store.h"
 #include "book/recipe_store.h"
 #include "book/site_rework.h"
 #include "kitchen/catalogue.h"
 
 #include <gtest/gtest.h>
+#include <sstream>
 
 namespace {
 
@@ -60,6 +62,22 @@ class OwnKitchen : public book::testing::BookFolder {
         return t;
     }
 };
+
+TEST_F(OwnKitchen, SeveralPansAlikeAreKeptAndGoAlongToAnotherBook) {
+    kitchen::Vessel pan = loadKitchen(*book)->vessels.front();
+    EXPECT_EQ(pan.count, 1);
+    pan.count = 3;
+    ASSERT_TRUE(changeVessel(*book, pan));
+    EXPECT_EQ(loadKitchen(*book)->vessels.front(), pan);
+    std::stringstream bundle;
+    ASSERT_TRUE(writeBundle(*book, bundle));
+    Book other = *Book::create(path("other.dynamet"), kWhen);
+    ASSERT_TRUE(takeIn(other, bundle));
+    EXPECT_EQ(loadKitchen(other)->vessels.front(), pan);
+    pan.count = 1;
+    ASSERT_TRUE(changeVessel(*book, pan));
+    EXPECT_EQ(loadKitchen(*book)->vessels.front(), pan);
+}
 
 TEST_F(OwnKitchen, ChangesAndRetirementsGoBothWays) {
     burner.name = "Back burner";

@@ -11,6 +11,7 @@
 #include "book/recipe_request.h"
 #include "book/recipe_store.h"
 #include "book/safety/copies.h"
+#include "book/safety/seal.h"
 
 #include <gtest/gtest.h>
 
@@ -81,6 +82,7 @@ TEST_F(PowerCut, BetweenAnyTwoWritesTheBookIsWholeAndNothingThatWasKeptIsLost) {
                 kept = evening(*book);
         }
         restart(file);
+        EXPECT_FALSE(changedOutside(file).value()) << "cut after " << cut << ": it was ourselves";
         auto book = Book::open(file);
         ASSERT_TRUE(book) << "cut after " << cut << ": " << book.error().message;
         EXPECT_EQ(checkBook(*book).value(), "ok") << "cut after " << cut;

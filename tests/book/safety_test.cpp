@@ -2,7 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // Copies that make themselves, shares that are refused, damage of which the rest is saved.
-#include "book/book_folder.h"
+#include "book/demo_folder.h"
 #include "book/kitchen_store.h"
 #include "book/log_store.h"
 #include "book/recipe_store.h"
@@ -21,20 +21,15 @@ using namespace dynamet;
 using namespace dynamet::book;
 using book::testing::kWhen;
 
-class Safety : public book::testing::BookFolder {
+class Safety : public book::testing::DemoFolder {
   protected:
-    std::string demo(const char* name = "k.dynamet") {
-        std::filesystem::copy_file(DEMO_BOOK, path(name));
-        std::filesystem::permissions(path(name), std::filesystem::perms::owner_all);
-        return path(name);
-    }
     Book& opened(const std::string& file) {
         held_.emplace(std::move(*Book::open(file)));
         return *held_;
     }
     void TearDown() override {
         held_.reset();
-        BookFolder::TearDown();
+        DemoFolder::TearDown();
     }
     std::optional<Book> held_;
     static std::string bytesOf(const std::string& file) {
@@ -69,11 +64,11 @@ TEST_F(Safety, ACopyIsRestoredUnderANewNameAndADamagedOneRefused) {
     const std::string file = demo();
     ASSERT_TRUE(copyToday(file, kWhen));
     BookCopy copy = copiesOf(file).front();
-    const std::string as = restoredName(file, copy);
+    const std::string as = freeNameBeside(file, "of " + copy.day);
     EXPECT_NE(as.find("k of 2026-11-18"), std::string::npos) << as;
     ASSERT_TRUE(restoreCopy(copy, as));
     EXPECT_EQ(loadKitchen(opened(as)).value().appliances.size(), 20u);
-    EXPECT_NE(restoredName(file, copy), as);
+    EXPECT_NE(freeNameBeside(file, "of " + copy.day), as);
     EXPECT_FALSE(restoreCopy(copy, as)) << "never over a book";
     std::string bytes = bytesOf(copy.path);
     bytes.replace(bytes.size() / 2, 8192, std::string(8192, 'x'));

@@ -3,6 +3,7 @@
 
 #include "book/bundle/bundle.h"
 #include "book/bundle/entity_json.h"
+#include "book/bundle/thing_was.h"
 #include "book/bundle/what_follows.h"
 
 #include <fmt/format.h>
@@ -13,64 +14,62 @@ namespace {
 
 using nlohmann::json;
 
+/// The head's values: what they say of who can read the rest.
+void readHead(const std::string& key, const json& value, bool& format) {
+    constexpr int kVersion = 2;
+    if (key == "format") {
+        if (value != "dynamet-bundle")
+            throw Error{Errc::corruptData, "this is no Dynamet bundle"};
+        format = true;
+    }
+    const bool number = value.is_number_integer();
+    if ((key == "version" && (!number || value > kVersion)) ||
+        (key == "book_format" && (!number || value > kSchemaVersion)))
+        throw Error{Errc::corruptData,
+                    "a newer Dynamet wrote this bundle; this one cannot read it"};
+}
+
+using Take = std::function<void(const TableShape&, const json&, const Digests& before)>;
+
 /// Hands out each thing of a bundle as it is read, so that a large one is never in memory whole.
 /// Throws `Error`.
-class BundleReader {
-  public:
-    BundleReader(const std::vector<TableShape>& shapes) : shapes_(shapes) {}
-
-    void read(std::istream& in, const std::function<void(const TableShape&, const json&)>& take) {
-        constexpr int kTop = 1, kTable = 3, kThing = 5; // depths of the three kinds of objects
-        std::string key, table;
-        bool format = false;
-        const auto seen = [&](int depth, json::parse_event_t event, json& parsed) {
-            if (event == json::parse_event_t::key) {
-                if (depth == kTop || depth == kTable)
-                    key = parsed.get<std::string>();
-            } else if (event == json::parse_event_t::value && depth == kTop) {
-                head(key, parsed, format);
-            } else if (event == json::parse_event_t::value && depth == kTable && key == "name") {
-                table = parsed.get<std::string>();
-            } else if (event == json::parse_event_t::object_end && depth == kThing - 1) {
-                if (!format)
-                    throw Error{Errc::corruptData, "this is no Dynamet bundle"};
-                const TableShape* shape = findShape(shapes_, table);
-                if (!shape || shape->id.empty())
-                    throw Error{Errc::corruptData,
-                                fmt::format("\"{}\" is no table of a book; a newer program may "
-                                            "have written it",
-                                            table)};
-                checkEntity(shapes_, *shape, parsed);
-                take(*shape, parsed);
-                return false;
-            }
-            return true;
-        };
-        try {
-            const json rest = json::parse(in, seen);
+void readThings(std::istream& in, const std::vector<TableShape>& shapes, const Take& take) {
+    constexpr int kTop = 1, kTable = 3, kThing = 5; // depths of the three kinds of objects
+    std::string key, table;
+    bool format = false;
+    const auto seen = [&](int depth, json::parse_event_t event, json& parsed) {
+        if (event == json::parse_event_t::key) {
+            if (depth == kTop || depth == kTable)
+                key = parsed.get<std::string>();
+        } else if (event == json::parse_event_t::value && depth == kTop) {
+            readHead(key, parsed, format);
+        } else if (event == json::parse_event_t::value && depth == kTable && key == "name") {
+            table = parsed.get<std::string>();
+        } else if (event == json::parse_event_t::object_end && depth == kThing - 1) {
             if (!format)
                 throw Error{Errc::corruptData, "this is no Dynamet bundle"};
-        } catch (const json::exception& exception) {
-            throw Error{Errc::corruptData,
-                        fmt::format("the bundle is damaged or cut off: {}", exception.what())};
+            const TableShape* shape = findShape(shapes, table);
+            if (!shape || shape->id.empty())
+                throw Error{Errc::corruptData,
+                            fmt::format("\"{}\" is no table of a book; a newer program may "
+                                        "have written it",
+                                        table)};
+            const Digests before = takeStates(*shape, parsed);
+            checkEntity(shapes, *shape, parsed);
+            take(*shape, parsed, before);
+            return false;
         }
+        return true;
+    };
+    try {
+        const json rest = json::parse(in, seen);
+        if (!format)
+            throw Error{Errc::corruptData, "this is no Dynamet bundle"};
+    } catch (const json::exception& exception) {
+        throw Error{Errc::corruptData,
+                    fmt::format("the bundle is damaged or cut off: {}", exception.what())};
     }
-
-  private:
-    static void head(const std::string& key, const json& value, bool& format) {
-        if (key == "format") {
-            if (value != "dynamet-bundle")
-                throw Error{Errc::corruptData, "this is no Dynamet bundle"};
-            format = true;
-        }
-        const bool number = value.is_number_integer();
-        if ((key == "version" && (!number || value > 1)) ||
-            (key == "book_format" && (!number || value > kSchemaVersion)))
-            throw Error{Errc::corruptData,
-                        "a newer Dynamet wrote this bundle; this one cannot read it"};
-    }
-    const std::vector<TableShape>& shapes_;
-};
+}
 
 std::string shortened(const json& value) {
     constexpr std::size_t kMost = 60;
@@ -141,41 +140,61 @@ bool isUnderWay(const TableShape& shape, const json& entity, std::set<std::strin
            !live->front().contains("ended_at_ms");
 }
 
-/// Goes through a bundle beside a book; `write` puts in.
-BundleChanges compare(SQLite::Database& db, std::istream& bundle, const std::set<ThingRef>& theirs,
-                      bool write) {
+/// Goes through a bundle beside a book; `write` puts in. What only they changed counts as theirs
+/// unless somebody chose.
+BundleChanges compare(SQLite::Database& db, std::istream& bundle,
+                      const std::optional<std::set<ThingRef>>& theirs, bool write) {
     const auto shapes = tableShapes(db);
     BundleChanges out;
     std::set<std::string> underWay;
-    BundleReader(shapes).read(bundle, [&](const TableShape& shape, const json& entity) {
-        const std::string id = entity.at(shape.id).get<std::string>();
-        if (ofTheBook(shape, id))
-            return;
-        const ThingRef thing{shape.name, id};
-        const auto ours = entityJson(db, shapes, shape, id);
-        if (!ours && isUnderWay(shape, entity, underWay))
-            return;
-        if (ours && *ours == entity) {
-            ++out.same;
-            return;
-        }
-        if (ours)
-            out.conflicts.push_back(conflictOf(shape, *ours, entity));
-        else
-            out.added.emplace_back(thing, nameOf(shape, entity));
-        if (write && (!ours || theirs.contains(thing)))
-            putEntity(db, shapes, shape, entity);
-    });
+    readThings(
+        bundle, shapes, [&](const TableShape& shape, const json& entity, const Digests& before) {
+            const std::string id = entity.at(shape.id).get<std::string>();
+            if (ofTheBook(shape, id))
+                return;
+            const ThingRef thing{shape.name, id};
+            const auto ours = entityJson(db, shapes, shape, id);
+            if (!ours && isUnderWay(shape, entity, underWay))
+                return;
+            const std::string theirNow = digestOfThing(entity);
+            bool take = !ours, decided = true;
+            Digests known = before;
+            known.insert(theirNow);
+            if (!ours) {
+                out.added.emplace_back(thing, nameOf(shape, entity));
+            } else if (*ours == entity) {
+                ++out.same;
+            } else {
+                const std::string ourNow = digestOfThing(*ours);
+                const Since since =
+                    sinceWhom(ourNow, statesOf(db, shape.name, id), theirNow, before);
+                if (since == Since::ours) {
+                    ++out.newerHere;
+                } else {
+                    out.conflicts.push_back(conflictOf(shape, *ours, entity));
+                    out.conflicts.back().onlyTheirs = since == Since::theirs;
+                }
+                take = theirs ? theirs->contains(thing) : since == Since::theirs;
+                decided = theirs || since != Since::both; // else it is asked again the next time
+                known.insert(ourNow);
+            }
+            if (write && take)
+                putEntity(db, shapes, shape, entity);
+            if (write && decided)
+                addStates(db, shape.name, id, known);
+        });
     return out;
 }
 
 } // namespace
 
 Result<BundleChanges> changesIn(Book& book, std::istream& bundle) {
-    return reading(book, [&](SQLite::Database& db) { return compare(db, bundle, {}, false); });
+    return reading(book,
+                   [&](SQLite::Database& db) { return compare(db, bundle, std::nullopt, false); });
 }
 
-Result<BundleChanges> takeIn(Book& book, std::istream& bundle, const std::set<ThingRef>& theirs) {
+Result<BundleChanges> takeIn(Book& book, std::istream& bundle,
+                             const std::optional<std::set<ThingRef>>& theirs) {
     BundleChanges out;
     try {
         const auto done = inTransaction(book, [&](SQLite::Database& db) {
@@ -207,9 +226,13 @@ Result<void> bookFromBundle(const std::string& path, std::istream& bundle) {
                 db.exec("PRAGMA defer_foreign_keys = ON");
                 db.exec("DELETE FROM book_info");
                 const auto shapes = tableShapes(db);
-                BundleReader(shapes).read(bundle, [&](const TableShape& shape, const json& entity) {
-                    putEntity(db, shapes, shape, entity);
-                });
+                readThings(bundle, shapes,
+                           [&](const TableShape& shape, const json& entity, Digests before) {
+                               putEntity(db, shapes, shape, entity);
+                               before.insert(digestOfThing(entity));
+                               addStates(db, shape.name, entity.at(shape.id).get<std::string>(),
+                                         before);
+                           });
                 renewWhatFollows(db);
                 SQLite::Statement id(db, "SELECT count(*) FROM book_info WHERE key='min_reader'");
                 id.executeStep();

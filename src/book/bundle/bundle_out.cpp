@@ -3,6 +3,7 @@
 
 #include "book/bundle/bundle.h"
 #include "book/bundle/entity_json.h"
+#include "book/bundle/thing_was.h"
 
 #include <deque>
 #include <fmt/format.h>
@@ -17,10 +18,11 @@ using nlohmann::json;
 /// One thing a line, so that a change shows as one.
 Result<void> write(Book& book, std::ostream& out,
                    const std::function<bool(const ThingRef&)>& wanted, bool whole) {
+    std::vector<std::pair<ThingRef, std::string>> sent;
     const auto written = reading(book, [&](SQLite::Database& db) {
         SQLite::Transaction still(db); // one state of the book, whatever is written meanwhile
         const auto shapes = tableShapes(db);
-        out << fmt::format("{{\"format\":\"dynamet-bundle\",\"version\":1,\"book_format\":{},"
+        out << fmt::format("{{\"format\":\"dynamet-bundle\",\"version\":2,\"book_format\":{},"
                            "\"whole\":{},\"tables\":[",
                            kSchemaVersion, whole);
         bool firstTable = true;
@@ -34,8 +36,15 @@ Result<void> write(Book& book, std::ostream& out,
                 if (!wanted({shape.name, id}))
                     continue;
                 try {
-                    const auto entity = entityJson(db, shapes, shape, id);
-                    out << (first ? "\n" : ",\n") << entity.value().dump();
+                    auto entity = entityJson(db, shapes, shape, id).value();
+                    const std::string digest = digestOfThing(entity);
+                    Digests before = statesOf(db, shape.name, id);
+                    if (!before.contains(digest))
+                        sent.push_back({{shape.name, id}, digest});
+                    before.erase(digest);
+                    if (!before.empty())
+                        entity[kWasBefore] = before;
+                    out << (first ? "\n" : ",\n") << entity.dump();
                 } catch (const json::exception&) {
                     throw Error{Errc::corruptData,
                                 fmt::format("{} {}: a text is no UTF-8", shape.name, id)};
@@ -51,7 +60,12 @@ Result<void> write(Book& book, std::ostream& out,
         return tl::unexpected(written.error());
     if (!out.flush())
         return fail(Errc::io, "the bundle could not be written; is the disk full?");
-    return {};
+    if (!book.writable() || sent.empty())
+        return {};
+    return inTransaction(book, [&](SQLite::Database& db) {
+        for (const auto& [thing, digest] : sent)
+            addStates(db, thing.table, thing.id, {digest});
+    });
 }
 
 /// Every text of a thing that may be an id, with those inside its JSON columns.

@@ -191,7 +191,8 @@ void removeInside(Database& db, const std::vector<TableShape>& shapes, const Tab
 void checkRow(const TableShape& shape, const json& row, const std::set<std::string>& others) {
     if (!row.is_object())
         refuse(shape, "a row is no object");
-    for (const auto& [name, value] : row.items()) {
+    for (const auto& [key, value] : row.items()) {
+        const std::string& name = key;
         const auto column = std::find_if(shape.columns.begin(), shape.columns.end(),
                                          [&](const auto& c) { return c.name == name; });
         if (column == shape.columns.end()) {

@@ -12,10 +12,12 @@ namespace {
 using SQLite::Database;
 using SQLite::Statement;
 
-/// Follow from the others: indexes of what is newest, lines of the logbook.
+/// Follow from the others, or are this book's own: indexes of what is newest, lines of the logbook,
+/// earlier states (they travel with their things), the seal.
 bool follows(const std::string& name) {
-    return name == "newest_number" || name.starts_with("log_line") ||
-           name.starts_with("log_text") || name.starts_with("sqlite_");
+    return name == "newest_number" || name == "thing_was" || name == "seal" ||
+           name.starts_with("log_line") || name.starts_with("log_text") ||
+           name.starts_with("sqlite_");
 }
 
 TableShape shapeOf(Database& db, const std::string& name) {

@@ -4,6 +4,7 @@
 #include "book/safety/copies.h"
 
 #include "book/log_text.h"
+#include "book/safety/seal.h"
 
 #include <algorithm>
 #include <filesystem>
@@ -69,9 +70,7 @@ Result<bool> copyToday(const std::string& bookPath, const When& now) {
     try {
         SQLite::Database book(bookPath, SQLite::OPEN_READONLY);
         book.setBusyTimeout(2000);
-        SQLite::Statement copy(book, "VACUUM INTO ?");
-        copy.bind(1, part);
-        copy.exec();
+        vacuumInto(book, part);
     } catch (const SQLite::Exception& exception) {
         fs::remove(part, failed);
         return cannot(exception.what());
@@ -102,10 +101,10 @@ Result<void> restoreCopy(const BookCopy& copy, const std::string& newPath) {
     return {};
 }
 
-std::string restoredName(const std::string& bookPath, const BookCopy& copy) {
+std::string freeNameBeside(const std::string& bookPath, const std::string& words) {
     const fs::path path(bookPath);
     const std::string stem =
-        (path.parent_path() / fmt::format("{} of {}", path.stem().string(), copy.day)).string();
+        (path.parent_path() / fmt::format("{} {}", path.stem().string(), words)).string();
     std::string out = stem + kEnd;
     for (int i = 2; fs::exists(out); ++i)
         out = fmt::format("{} ({}){}", stem, i, kEnd);

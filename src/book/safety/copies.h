@@ -28,7 +28,8 @@ std::vector<BookCopy> copiesOf(const std::string& bookPath);
 Result<bool> copyToday(const std::string& bookPath, const When& now);
 /// Puts a copy under a new name: never over a book. Damaged copies are refused; io.
 Result<void> restoreCopy(const BookCopy& copy, const std::string& newPath);
-/// A free name for it beside the book: "kitchen of 2026-11-30.dynamet".
-std::string restoredName(const std::string& bookPath, const BookCopy& copy);
+/// A free name beside a book: "kitchen of 2026-11-30.dynamet" ("of 2026-11-30" are the words), then
+/// "… (2).dynamet".
+std::string freeNameBeside(const std::string& bookPath, const std::string& words);
 
 } // namespace dynamet::book
