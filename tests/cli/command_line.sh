@@ -163,22 +163,23 @@ expect 2 "nothing is begun before" "$cli" plan "$work/k.dynamet" --menu "Harvest
 expect 2 "" "$cli" dance
 [[ $failures -eq 0 ]] && echo "every call answered as documented"
 # A book as open JSON: out, in, out again gives the same bytes; a part of it goes into an empty book.
-expect 0 "Written" "$cli" book export "$demo/demo.dynamet" --to "$work/whole.json"
+cp "$demo/demo.dynamet" "$work/demo.dynamet" # an export is remembered in the book
+expect 0 "Written" "$cli" book export "$work/demo.dynamet" --to "$work/whole.json"
 expect 0 "is made" "$cli" book from "$work/whole.json" "$work/again.dynamet"
 "$cli" book export "$work/again.dynamet" > "$work/again.json" 2> "$work/err" || no "export: $(cat "$work/err")"
 cmp -s "$work/whole.json" "$work/again.json" || no "export, import, export gives other bytes"
 python3 -c "import json,sys; json.load(open(sys.argv[1]))" "$work/whole.json" || no "the bundle is no JSON"
 expect 0 "It would add nothing" "$cli" book take-in "$work/again.dynamet" "$work/whole.json" --look
 expect 0 "" "$cli" book new "$work/empty.dynamet" --site Here
-recipe=$("$cli" book export "$demo/demo.dynamet" | python3 -c "
+recipe=$("$cli" book export "$work/demo.dynamet" | python3 -c "
 import json,sys
 for t in json.load(sys.stdin)['tables']:
     if t['name'] == 'recipe': print(json.loads(t['rows'][0]['recipe_json'])['name'])")
-expect 0 "Written" "$cli" book export "$demo/demo.dynamet" --recipe "$recipe" --to "$work/part.json"
+expect 0 "Written" "$cli" book export "$work/demo.dynamet" --recipe "$recipe" --to "$work/part.json"
 expect 0 "dynamet-bundle-changes" "$cli" book take-in "$work/empty.dynamet" "$work/part.json" --json
 [[ $(json "['written']") == True ]] || no "taken in"
 expect 0 "" "$cli" translate "$work/empty.dynamet" --recipe "$recipe" --json
-expect 1 "no recipe" "$cli" book export "$demo/demo.dynamet" --recipe nowhere
+expect 1 "no recipe" "$cli" book export "$work/demo.dynamet" --recipe nowhere
 expect 1 "part of a book" "$cli" book from "$work/part.json" "$work/no.dynamet"
 head -c 5000 "$work/whole.json" > "$work/cut.json"
 expect 1 "cut off" "$cli" book take-in "$work/empty.dynamet" "$work/cut.json"

@@ -46,6 +46,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
     std::ignore = rating::parseCounts(text);
     std::ignore = rating::parseMinutes(text);
     finite(parseLengthM(text));
+    finite(parseAreaM2(text));
     finite(parseMassKg(text));
     finite(parsePowerW(text));
     finite(parseEnergyJ(text, 1));
