@@ -25,10 +25,7 @@ endif()
 
 # What computes. Nothing reads errno or floating-point traps. Sanitizers treble the compiler's work at
 # every level of optimisation: only this is worth it.
-set(DYNAMET_HOT heat cook food numeric)
-if(NOT DYNAMET_SANITIZE)
-  list(APPEND DYNAMET_HOT plan) # its time goes into a library that is built already
-endif()
+set(DYNAMET_HOT heat cook food numeric plan)
 set(DYNAMET_HOT_OPTIONS -fno-math-errno -fno-trapping-math $<$<CONFIG:Release>:-O3>)
 if(DYNAMET_SANITIZE)
   list(APPEND DYNAMET_HOT_OPTIONS -O2)

@@ -2,6 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 #include "book/kitchen_store.h"
+#include "book/safety/seal.h"
 #include "cli/verb.h"
 
 #include <chrono>
@@ -27,16 +28,22 @@ Result<Answer> checkBook(const std::string& path) {
         return tl::unexpected(kitchen.error());
     if (*found != "ok")
         return fail(Errc::corruptData, fmt::format("{}: {}", path, *found));
+    const bool outside = book::changedOutside(path).value_or(false);
     Answer out;
     out.json = nlohmann::json({{"format", "dynamet-book-check"},
                                {"version", 1},
                                {"ok", true},
+                               {"changed_outside", outside},
                                {"appliances", kitchen->appliances.size()}})
                    .dump();
     out.text = fmt::format(
         "{} is whole: {} appliances, {} sites{}", path, kitchen->appliances.size(),
         kitchen->sites.size(),
         book->access() == book::Book::Access::newer ? ". It was written by a newer Dynamet" : "");
+    if (outside)
+        out.text += ". But the file is not as Dynamet left it when it closed the book: another "
+                    "program, a bad copy or a failing disk changed something; compare it with a "
+                    "copy of the last days";
     return out;
 }
 

@@ -49,7 +49,16 @@ Result<std::set<book::ThingRef>> wanted(book::Book& book, const BundleOptions& o
     return out;
 }
 
-Answer answerOf(const book::BundleChanges& changes, bool written, bool theirs) {
+/// What became of a thing that differs; empty where nothing was written.
+std::string becameOf(const book::BundleConflict& one, const BundleOptions& options) {
+    if (options.look)
+        return one.onlyTheirs ? "; only they changed it: it would be taken" : "";
+    if (options.theirs || (one.onlyTheirs && !options.ours))
+        return one.onlyTheirs ? "; only they changed it: theirs was taken" : "; theirs was taken";
+    return options.ours ? "; ours was kept" : "; ours was kept until you choose (--theirs, --ours)";
+}
+
+Answer answerOf(const book::BundleChanges& changes, const BundleOptions& options) {
     Answer out;
     json added = json::array(), conflicts = json::array();
     std::map<std::string, std::size_t> counts;
@@ -60,26 +69,28 @@ Answer answerOf(const book::BundleChanges& changes, bool written, bool theirs) {
     std::string of;
     for (const auto& [table, count] : counts)
         of += (of.empty() ? "" : ", ") + words::thingsWords(table, count);
-    out.text = fmt::format("{} {}; {} are alike in both", written ? "Added" : "It would add",
+    out.text = fmt::format("{} {}; {} are alike in both", options.look ? "It would add" : "Added",
                            of.empty() ? "nothing" : of, changes.same);
+    if (changes.newerHere > 0)
+        out.text += fmt::format("; {} are newer here and stay", changes.newerHere);
     for (const auto& one : changes.conflicts) {
         conflicts.push_back({{"table", one.thing.table},
                              {"id", one.thing.id},
                              {"name", one.name},
                              {"differs", one.differs},
                              {"ours", one.ours},
-                             {"theirs", one.theirs}});
+                             {"theirs", one.theirs},
+                             {"only_theirs", one.onlyTheirs}});
         out.text += fmt::format("\n{} {}: {} differs, ours {}, theirs {}{}",
                                 words::thingWord(one.thing.table), one.name,
                                 words::columnWord(one.differs.front()), one.ours, one.theirs,
-                                !written ? ""
-                                : theirs ? "; theirs was taken"
-                                         : "; ours was kept");
+                                becameOf(one, options));
     }
     out.json = json({{"format", "dynamet-bundle-changes"},
                      {"version", 1},
-                     {"written", written},
+                     {"written", !options.look},
                      {"same", changes.same},
+                     {"newer_here", changes.newerHere},
                      {"added", added},
                      {"conflicts", conflicts}})
                    .dump();
@@ -96,7 +107,7 @@ Result<std::ifstream> opened(const std::string& path) {
 } // namespace
 
 Result<Answer> exportBook(const BundleOptions& options) {
-    auto book = book::Book::openForReading(options.book);
+    auto book = book::Book::open(options.book); // it remembers what was sent
     if (!book)
         return tl::unexpected(book.error());
     const auto things = wanted(*book, options);
@@ -132,18 +143,20 @@ Result<Answer> takeIn(const BundleOptions& options) {
     if (!changes)
         return tl::unexpected(changes.error().in(options.file));
     if (options.look)
-        return answerOf(*changes, false, false);
-    std::set<book::ThingRef> theirs;
+        return answerOf(*changes, options);
+    std::optional<std::set<book::ThingRef>> theirs;
+    if (options.theirs || options.ours)
+        theirs.emplace();
     if (options.theirs)
         for (const auto& one : changes->conflicts)
-            theirs.insert(one.thing);
+            theirs->insert(one.thing);
     auto again = opened(options.file);
     if (!again)
         return tl::unexpected(again.error());
     changes = book::takeIn(*book, *again, theirs);
     if (!changes)
         return tl::unexpected(changes.error().in(options.file));
-    return answerOf(*changes, true, options.theirs);
+    return answerOf(*changes, options);
 }
 
 Result<Answer> bookFrom(const BundleOptions& options) {

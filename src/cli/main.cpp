@@ -177,7 +177,9 @@ void addBook(CLI::App& app, Typed& typed) {
     in->add_option("BOOK", typed.bundle.book, "the book")->required();
     in->add_option("FILE", typed.bundle.file, "what was exported")->required();
     in->add_flag("--look", typed.bundle.look, "say what it would change, and change nothing");
-    in->add_flag("--theirs", typed.bundle.theirs, "where both differ, theirs counts");
+    auto* theirs =
+        in->add_flag("--theirs", typed.bundle.theirs, "where both differ, theirs counts");
+    in->add_flag("--ours", typed.bundle.ours, "where both differ, ours counts")->excludes(theirs);
     in->callback([&typed] { typed.run = [&typed] { return cli::takeIn(typed.bundle); }; });
     auto* make = verb->add_subcommand("from", "make a new book of what was exported");
     make->add_option("FILE", typed.bundle.file, "a whole book, exported")->required();

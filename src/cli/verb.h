@@ -58,7 +58,7 @@ struct WordsOptions {
 };
 struct BundleOptions {
     std::string book, file, appliance, recipe;
-    bool look = false, theirs = false;
+    bool look = false, theirs = false, ours = false;
 };
 struct NewBookOptions {
     std::string path, site = "Kitchen";

@@ -129,7 +129,7 @@ std::vector<double> evenPlaces(const Control& control, int most) {
     const double span = control.high - control.low;
     if (!(control.step > 0) || !(span >= 0))
         return {control.low};
-    const int steps = std::max(1, std::min(most, static_cast<int>(span / control.step)));
+    const int steps = std::max(1, static_cast<int>(std::min<double>(most, span / control.step)));
     std::vector<double> out;
     for (int i = 0; i <= steps; ++i) {
         const double raw = span * i / steps / control.step;
@@ -198,6 +198,9 @@ Result<void> checkControl(const Control& control) {
     if ((numeric || control.kind == ControlKind::coals) &&
         !(std::isfinite(control.low) && std::isfinite(control.high) && control.low <= control.high))
         return wrong("it should go from a lower to a higher number");
+    constexpr double kFarthest = 1e5; // °C, °F, W or levels
+    if (numeric && (control.low < -kFarthest || control.high > kFarthest))
+        return wrong("no dial goes so far");
     if (numeric && !(control.step > 0 && std::isfinite(control.step)))
         return wrong("its steps should be above 0");
     if (control.kind == ControlKind::coals && control.high > 1000)

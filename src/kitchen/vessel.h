@@ -12,6 +12,9 @@ namespace dynamet::kitchen {
 enum class VesselKind { pot, pan, tray, rack, lid, basket, board, dish, ridgedPan };
 const char* enumName(VesselKind kind);
 
+/// At most so many of one vessel.
+inline constexpr int kMostAlike = 12;
+
 /// What holds the food. SI; part of the test, the field and the recipe.
 struct Vessel {
     std::string id;
@@ -24,6 +27,7 @@ struct Vessel {
     double baseThicknessM = 0.003;
     double emissivity = 0.8;
     std::optional<double> highestTemperatureK; ///< non-stick, plastic, glass
+    int count = 1;                             ///< how many like it there are
     bool operator==(const Vessel&) const = default;
 };
 

@@ -16,6 +16,16 @@ constexpr UnitName kLengths[] = {
     {"\"", 0.0254},   {"″", 0.0254},    {"”", 0.0254}, {"inches", 0.0254}, {"ft", 0.3048},
     {"foot", 0.3048}, {"feet", 0.3048}, {"′", 0.3048}, {"'", 0.3048},      {"metres", 1},
     {"meters", 1},    {"metre", 1},     {"meter", 1}};
+constexpr UnitName kAreas[] = {{"cm²", 1e-4},
+                               {"cm2", 1e-4},
+                               {"m²", 1},
+                               {"m2", 1},
+                               {"in²", 6.4516e-4},
+                               {"in2", 6.4516e-4},
+                               {"sq in", 6.4516e-4},
+                               {"sqin", 6.4516e-4},
+                               {"ft²", 0.09290304},
+                               {"sq ft", 0.09290304}};
 constexpr UnitName kMasses[] = {
     {"g", 1e-3},        {"kg", 1},           {"mg", 1e-6},          {"oz", 0.028349523125},
     {"lb", 0.45359237}, {"lbs", 0.45359237}, {"pound", 0.45359237}, {"pounds", 0.45359237}};
@@ -37,6 +47,10 @@ Result<double> notNegative(Result<double> value, std::string_view text, std::str
 
 Result<double> parseLengthM(std::string_view text, double defaultSi) {
     return notNegative(parseWithUnits(text, kLengths, defaultSi, "length"), text, "length");
+}
+
+Result<double> parseAreaM2(std::string_view text, double defaultSi) {
+    return notNegative(parseWithUnits(text, kAreas, defaultSi, "area"), text, "area");
 }
 
 /// Pounds and ounces may stand together ("1 lb 4 oz").

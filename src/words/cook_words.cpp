@@ -271,9 +271,7 @@ std::string actionWords(const run::Action& action, const run::PlannedCook& plann
     return out;
 }
 
-std::string entryWords(const run::Entry& entry, const RunClock& clock,
-                       const kitchen::Kitchen& kitchen, Units units) {
-    (void)kitchen;
+std::string entryWords(const run::Entry& entry, const RunClock& clock, Units units) {
     const auto said = [&]() -> std::string {
         switch (entry.what) {
         case What::foodIn:

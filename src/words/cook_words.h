@@ -42,7 +42,6 @@ const char* seenWords(run::Seen seen);
 std::string actionWords(const run::Action& action, const run::PlannedCook& planned,
                         const kitchen::Kitchen& kitchen, double nowS, Units units);
 /// An entry of the log: "18:42 turned".
-std::string entryWords(const run::Entry& entry, const RunClock& clock,
-                       const kitchen::Kitchen& kitchen, Units units);
+std::string entryWords(const run::Entry& entry, const RunClock& clock, Units units);
 
 } // namespace dynamet::words

@@ -49,23 +49,40 @@ std::string markWords(device::Mark mark, double atS) {
     return word + " at " + clockWords(atS);
 }
 
-std::string soFarWords(const rating::Reduction& reduction, Units units) {
+SoFar soFarOf(const rating::Reduction& reduction) {
     constexpr double kRough = 1.0 / 3, kRoomK = 293.15;
     if (reduction.quantities.empty())
-        return foundWords(reduction, units);
+        return SoFar::known;
     const rating::Quantity& first = reduction.quantities.front();
     const double size = std::abs(first.unit == "K" ? first.value - kRoomK : first.value);
-    return (halfWidth95(first) > kRough * size ? "Only roughly so far: " : "So far: ") +
-           foundWords(reduction, units);
+    const double half = halfWidth95(first);
+    return half > size ? SoFar::nothing : half > kRough * size ? SoFar::rough : SoFar::known;
 }
 
-std::string whenWords(const std::optional<SettleForecast>& settles, bool settled, bool enough) {
+std::string soFarWords(const rating::Reduction& reduction, Units units) {
+    if (reduction.quantities.empty())
+        return foundWords(reduction, units);
+    switch (soFarOf(reduction)) {
+    case SoFar::nothing:
+        return "Not known yet: let it run on.";
+    case SoFar::rough:
+        return "Only roughly so far: " + foundWords(reduction, units);
+    case SoFar::known:
+        break;
+    }
+    return "So far: " + foundWords(reduction, units);
+}
+
+std::string whenWords(const std::optional<SettleForecast>& settles, bool settled, bool enough,
+                      SoFar soFar) {
     constexpr double kMinute = 60;
     if (enough)
         return "More time buys nothing: half as much again would make it less than a twentieth "
                "surer.";
     if (settled)
-        return "It has settled.";
+        return soFar == SoFar::known
+                   ? "It has settled."
+                   : "It no longer drifts; a whole swing or two more make it sure.";
     if (!settles)
         return "";
     const double minutes = settles->inS / kMinute, u = 2 * settles->uS / kMinute;

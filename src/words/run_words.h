@@ -26,11 +26,15 @@ std::string stepWords(const rating::Protocol& protocol, std::size_t step, bool r
                       Units units);
 /// "door opened at 3:12"
 std::string markWords(device::Mark mark, double atS);
-/// What a run has found so far; said to be rough where its ± is more than a third of it (of a
-/// temperature: of its rise over a room's).
+/// How well a run knows its first result: rough where its ± is more than a third of it (of a
+/// temperature: of its rise over a room's), nothing where it is more than all of it.
+enum class SoFar { nothing, rough, known };
+SoFar soFarOf(const rating::Reduction& reduction);
+/// What a run has found so far.
 std::string soFarWords(const rating::Reduction& reduction, Units units);
 /// "settles in about 6 min (± 2)", "settled", "more time buys nothing".
-std::string whenWords(const std::optional<SettleForecast>& settles, bool settled, bool enough);
+std::string whenWords(const std::optional<SettleForecast>& settles, bool settled, bool enough,
+                      SoFar soFar = SoFar::known);
 
 /// A channel's reading as the reader has it: "182.4 °C" of an instrument is "360.3 °F" to a reader
 /// in °F; as finely as the instrument shows it. Weights and power stay as they are shown.

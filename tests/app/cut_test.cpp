@@ -54,7 +54,7 @@ TEST(Cut, StandsBesideTheRecipesAndGoesBackInTimeAndOntoDisk) {
     for (const char* name : {"cut.svg", "cut.png"}) {
         const QString path = bench.folder.filePath(QString::fromUtf8(name));
         inDialog([&](QWidget* dialog) {
-            type(dialog, "File of the cut", path);
+            type(dialog, "File to write", path);
             QTest::keyClick(QApplication::focusWidget(), Qt::Key_Return);
         });
         click(window, "Save the cut as a picture");
@@ -66,7 +66,7 @@ TEST(Cut, StandsBesideTheRecipesAndGoesBackInTimeAndOntoDisk) {
 
 TEST(Cut, SaysWhereAPictureCouldNotBeWritten) {
     CutView view;
-    EXPECT_FALSE(view.save(QStringLiteral("/no/such/folder/cut.png")).isEmpty());
+    EXPECT_FALSE(writeView(view, QStringLiteral("/no/such/folder/cut.png")).isEmpty());
 }
 
 TEST(CutColours, AreDarkToLightInsideAndLightToDarkOnTheCrust) {

@@ -12,6 +12,7 @@
 
 #include <QFile>
 #include <QMenu>
+#include <fstream>
 
 namespace {
 
@@ -46,9 +47,14 @@ TEST_F(ExchangeWalk, ChangesGoOutAndInByOneKeyEach) {
     writeTo(file("station.json"));
     bench.press(Qt::Key_E, Qt::ControlModifier);
     ASSERT_TRUE(QFile::exists(file("station.json")));
-    // Here an appliance gets another name; the other station's has the old one.
+    // Both stations give an appliance another name.
     auto appliance = *findAppliance(bench.document.kitchen(), "deck");
-    const std::string before = appliance.name;
+    std::ifstream out(file("station.json").toStdString());
+    std::string theirs((std::istreambuf_iterator<char>(out)), {});
+    const std::string was = "\"name\":\"" + appliance.name + "\"", before = "Renamed there";
+    ASSERT_NE(theirs.find(was), std::string::npos);
+    theirs.replace(theirs.find(was), was.size(), "\"name\":\"" + before + "\"");
+    std::ofstream(file("station.json").toStdString()) << theirs;
     appliance.name = "Renamed here";
     ASSERT_TRUE(changeAppliance(bench.document.book(), appliance));
     bench.document.reload();
@@ -73,7 +79,7 @@ TEST_F(ExchangeWalk, ChangesGoOutAndInByOneKeyEach) {
     bench.press(Qt::Key_E, Qt::ControlModifier | Qt::ShiftModifier);
     EXPECT_EQ(findAppliance(bench.document.kitchen(), "deck")->name, before);
     // The book from before lies beside it.
-    auto old = book::Book::open(toStd(file("demo before 1.dynamet")));
+    auto old = book::Book::open(toStd(file("demo before.dynamet")));
     ASSERT_TRUE(old);
     EXPECT_EQ(findAppliance(loadKitchen(*old).value(), "deck")->name, "Renamed here");
 }
@@ -142,6 +148,37 @@ TEST_F(ExchangeWalk, OneRecipeIsSharedWithItsAppliance) {
     command("Take in changes…");
     EXPECT_EQ(bench.document.recipes().size(), 1u);
     EXPECT_FALSE(bench.document.kitchen().appliances.empty());
+}
+
+// A number that something else wrote into the file looks like any other: the window says so when it
+// is opened, until a cook says that it is right.
+TEST_F(ExchangeWalk, AFileThatSomethingElseChangedIsSaidUntilACookSaysItIsRight) {
+    kitchen::Site site;
+    site.id = book::newId();
+    site.name = "Other kitchen";
+    const auto elsewhere = [&](const char* name) {
+        ASSERT_TRUE(bench.document.createNew(file(name), site)); // lets go of the book
+    };
+    const auto warned = [&] {
+        EXPECT_TRUE(bench.document.open(bench.book));
+        QTest::qWait(300); // it is looked through beside the work
+        return isThere(window, "Changed from outside");
+    };
+    elsewhere("one.dynamet");
+    EXPECT_FALSE(warned()) << "nobody but us";
+    elsewhere("two.dynamet");
+    {
+        SQLite::Database db(toStd(bench.book), SQLite::OPEN_READWRITE);
+        db.exec("UPDATE vessel SET mass_kg = mass_kg * 2");
+    }
+    EXPECT_TRUE(warned());
+    elsewhere("three.dynamet");
+    EXPECT_FALSE(isThere(window, "Changed from outside")) << "another book";
+    EXPECT_TRUE(warned()) << "nobody has said yet that it is right";
+    click(window, "It is right as it is");
+    EXPECT_FALSE(isThere(window, "Changed from outside"));
+    elsewhere("four.dynamet");
+    EXPECT_FALSE(warned());
 }
 
 // Opened by another program's reader of spreadsheets in tests/cli; here as CSV (RFC 4180).

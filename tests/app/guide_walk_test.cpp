@@ -107,6 +107,28 @@ TEST(Guide, EveryCautionStandsInIt) {
             << one.at("id") << " is missing in cautions.md";
 }
 
+// Read aloud, a sentence is one breath: some 45 words (common practice, no source).
+TEST(Guide, EverySentenceCanBeReadAloud) {
+    constexpr qsizetype kBreath = 45;
+    static const QRegularExpression paragraph(QStringLiteral("\\n\\s*\\n|\\n(?=[-#0-9|])"));
+    static const QRegularExpression link(QStringLiteral("\\]\\([^)]*\\)"));
+    static const QRegularExpression end(QStringLiteral("(?<=[.!?:;])\\s+(?=[A-Z(\"*])"));
+    static const QRegularExpression twice(QStringLiteral("\\b(\\w+) \\1\\b"));
+    for (const auto& entry : fs::recursive_directory_iterator(fs::path(GUIDE))) {
+        if (entry.path().extension() != ".md")
+            continue;
+        QString page = QString::fromStdString(textOfFile(entry.path()));
+        for (const QString& part : page.remove(link).split(paragraph)) {
+            const QString words = part.simplified();
+            EXPECT_FALSE(twice.match(words).hasMatch())
+                << entry.path().filename() << ": " << twice.match(words).captured().toStdString();
+            for (const QString& sentence : words.split(end))
+                EXPECT_LE(sentence.count(QLatin1Char(' ')) + 1, kBreath)
+                    << entry.path().filename() << ": " << sentence.toStdString();
+        }
+    }
+}
+
 TEST(Guide, PagesAreFoundByHowWordsBegin) {
     const std::vector<rating::GuidePage> pages{{"a", "# Coals\n\nBriquettes burn down."},
                                                {"b", "# Oven\n\nNo coals, but coals elsewhere."},

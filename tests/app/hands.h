@@ -108,8 +108,7 @@ struct Bench {
     QTemporaryDir folder;
     QString book;
     std::int64_t aheadMs = 0; ///< of the clock
-    Document document{
-        [this] { return dynamet::book::When{kNow.utcMs + aheadMs, kNow.offsetMin}; }};
+    Document document{[this] { return dynamet::book::When{kNow.utcMs + aheadMs, kNow.offsetMin}; }};
     std::unique_ptr<MainWindow> window;
 
     enum class Kitchen { whole, few };
@@ -131,9 +130,10 @@ struct Bench {
     /// Leaves seven appliances, so that a translation is soon done.
     void keepFew() const {
         auto opened = dynamet::book::Book::open(book.toStdString());
-        opened->database().exec(
-            "UPDATE appliance SET withdrawn_at_ms = 1 WHERE id NOT IN ('deck','gale',"
-            "'basket','front-burner','counter','griddle','yard-grill')");
+        EXPECT_TRUE(inTransaction(*opened, [](SQLite::Database& db) {
+            db.exec("UPDATE appliance SET withdrawn_at_ms = 1 WHERE id NOT IN ('deck','gale',"
+                    "'basket','front-burner','counter','griddle','yard-grill')");
+        }));
     }
     /// A key on the window, which is brought to the front first as a window manager would.
     void press(Qt::Key key, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {

@@ -94,10 +94,10 @@ TEST(HeatPlane, EveryMarkIsReachedByKeyAndThePictureIsSaved) {
         textOf(bench.window.get(), "Compared with").contains(QStringLiteral("Compared with: ")));
     const QString file = bench.folder.filePath(QStringLiteral("plane.svg"));
     inDialog([file](QWidget* dialog) {
-        type(dialog, "File of the picture", file);
+        type(dialog, "File to write", file);
         QTest::keyClick(dialog, Qt::Key_Return);
     });
-    click(bench.window.get(), "Save the heat plane as SVG");
+    click(bench.window.get(), "Save the heat plane");
     EXPECT_TRUE(textOf(bench.window.get(), "Notice").contains(file));
     std::ifstream in(file.toStdString());
     const std::string text((std::istreambuf_iterator<char>(in)), {});

@@ -34,6 +34,23 @@ TEST(Setting, HasTheCanonicalForms) {
               "coals=7+12");
 }
 
+// A fuzzer wrote 1e23 into the cell of a dial's end: its steps could not be counted.
+TEST(Setting, Defect205ADialThatEndsNowhereIsRefusedAndCountsNoSteps) {
+    Control dial = typicalAppliance(ApplianceKind::stillOven)->controls.front();
+    EXPECT_TRUE(checkControl(dial));
+    for (const auto& [high, step] : {std::pair{9.9998e22, 1.0}, {250.0, 1e-300}}) {
+        dial.high = high;
+        dial.step = step;
+        EXPECT_LE(possibleSettings({dial}, 12).size(), 13u);
+        EXPECT_GE(possibleSettings({dial}, 12).size(), 2u);
+    }
+    dial.high = 9.9998e22;
+    dial.step = 1;
+    const auto refused = checkControl(dial);
+    ASSERT_FALSE(refused);
+    EXPECT_NE(refused.error().message.find("no dial goes so far"), std::string::npos);
+}
+
 TEST(Setting, RefusesWhatIsNotOnTheDialAndSaysWhatIs) {
     const auto oven = typicalAppliance(ApplianceKind::stillOven);
     const auto tooHot = parseSetting(oven->controls, "oven=400C");

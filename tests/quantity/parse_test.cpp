@@ -82,6 +82,9 @@ TEST(Mass, ReadsPoundsAndOunces) {
 TEST(PowerEnergyPressure, KnowTheirUsualUnits) {
     EXPECT_NEAR(*parsePowerW("12000 BTU/h"), 3516.85, 0.05);
     EXPECT_NEAR(*parseEnergyJ("0.5 kWh"), 1.8e6, 1e-6);
+    EXPECT_NEAR(*parseAreaM2("248 sq in"), 0.16, 1e-4); // 1 in = 25.4 mm
+    EXPECT_NEAR(*parseAreaM2("1,600 cm²"), 0.16, 1e-12);
+    EXPECT_NEAR(*parseAreaM2("100", 6.4516e-4), 0.064516, 1e-12);
     EXPECT_NEAR(*parsePressurePa("1013.25 hPa"), 101325, 1e-6);
     EXPECT_NEAR(*parsePressurePa("29.92 inHg"), 101321, 10);
 }

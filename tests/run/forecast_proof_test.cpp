@@ -21,7 +21,7 @@ namespace {
 
 using translate::testing::C;
 
-constexpr double kPullC = 60, kDialC = 180;
+constexpr double kPullC = 60;
 
 /// A piece in the hidden oven, read once a second until its true core is there.
 struct Cooked {

@@ -69,12 +69,11 @@ TEST(CookWords, TheSentenceSpeaksTheReadersDegrees) {
 
 TEST(CookWords, EveryEntryAndEverySightHasWords) {
     const RunClock clock{0, 0};
-    const kitchen::Kitchen kitchen;
     for (int i = 0; i <= static_cast<int>(What::probeOut); ++i) {
         run::Entry entry{1, 60, static_cast<What>(i), 300, "foil"};
         if (entry.what == What::saw)
             entry.words = "flare";
-        const std::string words = entryWords(entry, clock, kitchen, kFahrenheit);
+        const std::string words = entryWords(entry, clock, kFahrenheit);
         EXPECT_TRUE(words.starts_with("00:01  ")) << words;
         EXPECT_GT(words.size(), 8u) << i;
         EXPECT_EQ(words.find("°C"), std::string::npos) << words;

@@ -34,8 +34,12 @@ TEST(RunWords, WhatIsStillRoughIsCalledRough) {
     air.dof = 1e9;
     found.quantities = {air};
     EXPECT_EQ(soFarWords(found, {}).find("So far: "), 0u);
-    found.quantities.front().u = 60;
+    found.quantities.front().u = 20;
     EXPECT_EQ(soFarWords(found, {}).find("Only roughly so far: "), 0u);
+    // 204: after one swing it said "90 ± 110 °C" and "It has settled."
+    found.quantities.front().u = 60;
+    EXPECT_EQ(soFarWords(found, {}), "Not known yet: let it run on.");
+    EXPECT_EQ(whenWords({}, true, false, soFarOf(found)).find("It no longer drifts"), 0u);
 }
 
 // Defect 192: a reader in °F met the instrument's own °C on the run page.

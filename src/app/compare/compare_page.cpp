@@ -32,7 +32,7 @@ ComparePage::ComparePage(Document& document, QWidget* parent)
       list_(new QListWidget), blind_(new QCheckBox(QStringLiteral("Blind: letters only"))),
       says_(new QLabel), confounders_(new QLabel), empty_(new QLabel), cuts_(new CutView),
       plot_(new Plot), table_(new TextTable(QStringLiteral("What differs"))),
-      dots_(new ScoreDotsView), verdict_(new QLineEdit), next_(new QLineEdit) {
+      dots_(new ScoreDotsView), verdict_(new QLineEdit) {
     setProperty("guide", QStringLiteral("compare"));
     auto* line = new QHBoxLayout(this);
     line->setContentsMargins(0, 0, 0, 0);
@@ -51,7 +51,7 @@ ComparePage::ComparePage(Document& document, QWidget* parent)
 }
 
 ComparePage::~ComparePage() {
-    pool_.waitForDone();
+    beside_.finish();
 }
 
 void ComparePage::activate() {
@@ -182,7 +182,7 @@ void ComparePage::compute() {
     const quint64 id = ++id_;
     for (std::size_t i = 0; i < questions.size(); ++i) {
         ++working_;
-        pool_.start([this, id, i, question = questions[i]] {
+        beside_.start([this, id, i, question = questions[i]] {
             Worked worked;
             run::Question before = question;
             before.readings.clear();
@@ -195,7 +195,7 @@ void ComparePage::compute() {
                     worked.outcome = std::move(*outcome);
                 worked.after = std::move(*made);
             }
-            QMetaObject::invokeMethod(this, [this, id, i, worked = std::move(worked)] {
+            beside_.hand([this, id, i, worked = std::move(worked)] {
                 --working_;
                 if (id != id_)
                     return;

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/compare/score_dots_view.h"
+#include "app/document/beside.h"
 #include "app/document/document.h"
 #include "app/widgets/cut_view.h"
 #include "app/widgets/plot.h"
@@ -14,7 +15,6 @@
 #include <QComboBox>
 #include <QLabel>
 #include <QListWidget>
-#include <QThreadPool>
 
 namespace dynamet::app {
 
@@ -69,9 +69,9 @@ class ComparePage : public QWidget {
     Plot* plot_;
     TextTable* table_;
     ScoreDotsView* dots_;
-    QLineEdit *verdict_, *next_;
+    QLineEdit* verdict_;
     QWidget* right_ = nullptr;
-    QThreadPool pool_;
+    Beside beside_{2};
     quint64 id_ = 0;
     int working_ = 0;
     std::vector<std::string> chosen_;

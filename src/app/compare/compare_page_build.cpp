@@ -96,7 +96,6 @@ QWidget* ComparePage::buildRight() {
     verdict_->setAccessibleName(QStringLiteral("Verdict of the trial"));
     verdict_->setPlaceholderText(QStringLiteral("Verdict: which, and why"));
     connect(verdict_, &QLineEdit::editingFinished, this, &ComparePage::keepVerdict);
-    next_->hide();
     foot->addWidget(verdict_, 1);
     auto* report = new QPushButton(QStringLiteral("Report…"));
     report->setAccessibleName(QStringLiteral("Write the report"));

@@ -5,6 +5,7 @@
 
 #include "app/document/qt_text.h"
 #include "app/look/palette.h"
+#include "app/widgets/kept_picture.h"
 
 #include <QPainter>
 #include <algorithm>
@@ -22,6 +23,7 @@ QString cookLetter(std::size_t at) {
 
 ScoreDotsView::ScoreDotsView(QWidget* parent) : QWidget(parent) {
     setAccessibleName(QStringLiteral("Scores of all tasters"));
+    markAsPicture(*this);
     setMinimumHeight(110);
 }
 

@@ -248,7 +248,7 @@ void CookPage::showDish() {
     QStringList done;
     for (auto entry = dish.entries.rbegin(); entry != dish.entries.rend() && done.size() < 4;
          ++entry)
-        done.prepend(toQt(words::entryWords(*entry, desk_.clock(), document_.kitchen(), units)));
+        done.prepend(toQt(words::entryWords(*entry, desk_.clock(), units)));
     log_->setText(done.isEmpty() ? QStringLiteral("Nothing was noted yet.")
                                  : done.join(QStringLiteral("   ·   ")));
     later_->setEnabled(!dish.entries.empty() && document_.isWritable());

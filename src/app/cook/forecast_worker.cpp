@@ -5,13 +5,11 @@
 
 namespace dynamet::app {
 
-ForecastWorker::ForecastWorker(QObject* parent) : QObject(parent) {
-    pool_.setMaxThreadCount(1); // the window and the line have the other core
-}
+ForecastWorker::ForecastWorker(QObject* parent) : QObject(parent) {}
 
 ForecastWorker::~ForecastWorker() {
     cancel();
-    pool_.waitForDone();
+    beside_.finish();
 }
 
 void ForecastWorker::cancel() {
@@ -25,9 +23,9 @@ void ForecastWorker::start(std::size_t dish, Work work, Hand hand) {
     const quint64 id = ++id_;
     newest_[dish] = id;
     ++waiting_;
-    pool_.start([this, id, dish, work, hand, stop = stop_.get_token()] {
+    beside_.start([this, id, dish, work, hand, stop = stop_.get_token()] {
         auto made = work(stop);
-        QMetaObject::invokeMethod(this, [this, id, dish, hand, made = std::move(made)] {
+        beside_.hand([this, id, dish, hand, made = std::move(made)] {
             --waiting_;
             const auto newest = newest_.find(dish);
             if (newest != newest_.end() && newest->second == id)

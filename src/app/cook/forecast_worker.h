@@ -3,11 +3,11 @@
 
 #pragma once
 
+#include "app/document/beside.h"
 #include "app/document/document.h"
 #include "run/moves.h"
 #include "run/steering.h"
 
-#include <QThreadPool>
 #include <stop_token>
 
 namespace dynamet::app {
@@ -33,7 +33,7 @@ class ForecastWorker : public QObject {
   private:
     template <class Work, class Hand>
     void start(std::size_t dish, Work work, Hand hand);
-    QThreadPool pool_;
+    Beside beside_;
     std::map<std::size_t, quint64> newest_;
     quint64 id_ = 0;
     int waiting_ = 0;

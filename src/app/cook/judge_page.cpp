@@ -56,7 +56,7 @@ JudgePage::JudgePage(Document& document, QWidget* parent)
 }
 
 JudgePage::~JudgePage() {
-    pool_.waitForDone();
+    beside_.finish();
 }
 
 void JudgePage::showRun(const std::string& runId) {
@@ -226,9 +226,9 @@ void JudgePage::workOutTold() {
     question.nowS = entries_.empty() ? 0 : entries_.back().atS;
     const quint64 id = ++id_;
     ++working_;
-    pool_.start([this, id, question, cookId = cook_.id] {
+    beside_.start([this, id, question, cookId = cook_.id] {
         auto told = toldBy(question, cookId);
-        QMetaObject::invokeMethod(this, [this, id, told = std::move(told)] {
+        beside_.hand([this, id, told = std::move(told)] {
             --working_;
             if (id != id_)
                 return;

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/document/beside.h"
 #include "app/document/document.h"
 #include "app/widgets/quantity_field.h"
 
@@ -12,7 +13,6 @@
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QTableWidget>
-#include <QThreadPool>
 
 namespace dynamet::app {
 
@@ -58,7 +58,7 @@ class JudgePage : public QWidget {
     QPlainTextEdit* notes_;
     QTableWidget* scores_;
     QPushButton *use_, *aside_;
-    QThreadPool pool_;
+    Beside beside_;
     quint64 id_ = 0;
     int working_ = 0;
 };

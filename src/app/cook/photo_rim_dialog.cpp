@@ -5,6 +5,7 @@
 
 #include "app/look/palette.h"
 #include "app/widgets/quantity_kinds.h"
+#include "app/widgets/scrolled.h"
 
 #include <QDialogButtonBox>
 #include <QMouseEvent>
@@ -64,7 +65,7 @@ PhotoRimDialog::PhotoRimDialog(const QPixmap& photo, const Units& units, QWidget
     says_->setWordWrap(true);
     says_->setAccessibleName(QStringLiteral("What to click"));
     box->addWidget(says_);
-    box->addWidget(view_);
+    box->addWidget(scrolled(view_), 1);
     auto* line = new QHBoxLayout;
     line->addWidget(new QLabel(QStringLiteral("The first two points are apart by")));
     known_->setValue(kUsualScaleM);

@@ -4,6 +4,7 @@
 #include "app/document/document.h"
 
 #include "book/rated_numbers.h"
+#include "book/safety/seal.h"
 #include "book/site_rework.h"
 #include "formats/text_file.h"
 #include "rating/protocols/instrument_check.h"
@@ -21,6 +22,7 @@ Result<void> Document::open(const QString& path) {
     if (!book)
         return tl::unexpected(book.error());
     undo_.clear();
+    changedOutside_ = false;
     book_.reset();
     book_.emplace(std::move(*book));
     reload();
@@ -34,11 +36,11 @@ Result<void> Document::open(const QString& path) {
 /// A large book takes a while, so it is looked through beside the work.
 void Document::lookThrough(const std::string& path) {
     beside_.start([this, path] {
+        if (book::changedOutside(path).value_or(false))
+            beside_.hand([this, path] { outsideFound(path); });
         const auto whole = book::quickCheck(path);
         if (!whole && whole.error().code == Errc::corruptData)
-            QMetaObject::invokeMethod(
-                this, [this, path, why = whole.error()] { damageFound(path, why); },
-                Qt::QueuedConnection);
+            beside_.hand([this, path, why = whole.error()] { damageFound(path, why); });
     });
 }
 
@@ -47,6 +49,24 @@ void Document::damageFound(const std::string& path, const Error& why) {
         return;
     book_->closeForWriting();
     say(toQt(why, units_));
+    emit changed();
+}
+
+void Document::outsideFound(const std::string& path) {
+    if (!book_ || book_->path() != path)
+        return;
+    changedOutside_ = true;
+    if (book_->writable())
+        if (const auto noted = noteChangedOutside(*book_); !noted)
+            say(toQt(noted.error(), units_));
+    emit changed();
+}
+
+void Document::acceptAsItIs() {
+    if (book_->writable())
+        if (const auto accepted = book::acceptAsItIs(*book_); !accepted)
+            return say(toQt(accepted.error(), units_));
+    changedOutside_ = false;
     emit changed();
 }
 

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/document/beside.h"
 #include "app/document/book_command.h"
 #include "app/document/qt_text.h"
 #include "book/cook_store.h"
@@ -12,7 +13,6 @@
 #include "book/test_store.h"
 
 #include <QObject>
-#include <QThreadPool>
 #include <QUndoStack>
 #include <functional>
 #include <optional>
@@ -46,6 +46,10 @@ class Document : public QObject {
     void sayUnits() { emit unitsChanged(); }
 
     bool isWritable() const { return book_ && book_->writable(); }
+    /// The file was found to be another than this program left (book/safety/seal.h), and nobody has
+    /// said yet that it is right so.
+    bool changedOutside() const { return changedOutside_; }
+    void acceptAsItIs();
 
     /// Every change of the book goes through these; each is one transaction and one undo.
     Result<void> importTest(const book::TestRecord& test);
@@ -129,6 +133,7 @@ class Document : public QObject {
     void step(bool back);
     void lookThrough(const std::string& path);
     void damageFound(const std::string& path, const Error& why);
+    void outsideFound(const std::string& path);
     Clock clock_;
     std::optional<book::Book> book_;
     kitchen::Kitchen kitchen_;
@@ -138,7 +143,8 @@ class Document : public QObject {
     std::map<std::string, std::int64_t> newest_;
     QUndoStack undo_;
     Units units_;
-    QThreadPool beside_; ///< let go of first: it waits for what still runs
+    bool changedOutside_ = false;
+    Beside beside_; ///< let go of first: it waits for what still runs
 };
 
 /// "9 d", "3 h", "never": how long ago.

@@ -3,6 +3,8 @@
 
 #include "app/exchange/copies_dialog.h"
 
+#include "app/widgets/scrolled.h"
+
 #include <QDialogButtonBox>
 #include <QFileInfo>
 #include <QLocale>
@@ -48,7 +50,7 @@ CopiesDialog::CopiesDialog(Document& document, const QString& bookPath, QWidget*
         table_->setCurrentRow(0);
     connect(buttons, &QDialogButtonBox::accepted, this, &CopiesDialog::restore);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    resize(560, 380);
+    resizeOnScreen(*this, {560, 380});
 }
 
 void CopiesDialog::restore() {
@@ -56,7 +58,7 @@ void CopiesDialog::restore() {
     if (row < 0 || row >= static_cast<int>(copies_.size()))
         return;
     const book::BookCopy& copy = copies_[static_cast<std::size_t>(row)];
-    const std::string path = book::restoredName(toStd(bookPath_), copy);
+    const std::string path = book::freeNameBeside(toStd(bookPath_), "of " + copy.day);
     auto done = book::restoreCopy(copy, path);
     if (done)
         done = document_.open(toQt(path));

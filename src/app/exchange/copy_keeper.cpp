@@ -5,13 +5,10 @@
 
 #include "book/safety/copies.h"
 
-#include <QMetaObject>
-
 namespace dynamet::app {
 
 CopyKeeper::CopyKeeper(Document& document, QObject* parent) : QObject(parent), document_(document) {
     constexpr int kHourMs = 3600000;
-    pool_.setMaxThreadCount(1);
     timer_.setInterval(kHourMs);
     connect(&timer_, &QTimer::timeout, this, &CopyKeeper::keep);
     connect(&document_, &Document::opened, this, &CopyKeeper::keep);
@@ -23,9 +20,9 @@ void CopyKeeper::keep() {
     if (working_ || !document_.isOpen() || !document_.isWritable())
         return;
     working_ = true;
-    pool_.start([this, path = document_.book().path(), now = document_.now()] {
+    beside_.start([this, path = document_.book().path(), now = document_.now()] {
         const auto made = book::copyToday(path, now);
-        QMetaObject::invokeMethod(this, [this, made] {
+        beside_.hand([this, made] {
             working_ = false;
             if (!made)
                 document_.say(toQt(made.error(), document_.units()));

@@ -3,9 +3,9 @@
 
 #pragma once
 
+#include "app/document/beside.h"
 #include "app/document/document.h"
 
-#include <QThreadPool>
 #include <QTimer>
 
 namespace dynamet::app {
@@ -15,13 +15,13 @@ class CopyKeeper : public QObject {
     Q_OBJECT
   public:
     explicit CopyKeeper(Document& document, QObject* parent = nullptr);
-    ~CopyKeeper() override { pool_.waitForDone(); }
+    ~CopyKeeper() override { beside_.finish(); }
     bool isIdle() const { return !working_; }
 
   private:
     void keep();
     Document& document_;
-    QThreadPool pool_;
+    Beside beside_;
     QTimer timer_;
     bool working_ = false;
 };

@@ -101,13 +101,9 @@ void showCopies(Document& document, const QString& bookPath, QWidget* parent) {
 }
 
 QString saveTheRest(Document& document, const QString& damaged) {
-    const QFileInfo file(damaged);
-    QString fresh;
-    for (int i = 1; fresh.isEmpty() || QFileInfo::exists(fresh); ++i)
-        fresh = file.dir().filePath(
-            i == 1 ? QStringLiteral("%1 saved.dynamet").arg(file.completeBaseName())
-                   : QStringLiteral("%1 saved %2.dynamet").arg(file.completeBaseName()).arg(i));
-    const auto saved = book::salvage(toStd(damaged), toStd(fresh), document.now());
+    const std::string path = book::freeNameBeside(toStd(damaged), "saved");
+    const QString fresh = toQt(path);
+    const auto saved = book::salvage(toStd(damaged), path, document.now());
     if (!saved)
         return toQt(saved.error(), document.units());
     if (const auto opened = document.open(fresh); !opened)

@@ -3,6 +3,8 @@
 
 #include "app/exchange/take_in_dialog.h"
 
+#include "app/widgets/scrolled.h"
+#include "book/safety/copies.h"
 #include "words/thing_words.h"
 
 #include <QDir>
@@ -10,6 +12,7 @@
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QVBoxLayout>
+#include <algorithm>
 #include <fstream>
 #include <map>
 
@@ -52,7 +55,7 @@ TakeInDialog::TakeInDialog(Document& document, QWidget* parent)
         button->setAutoDefault(false);
     sides->addWidget(cancel);
     sides->addWidget(take_);
-    resize(860, 460);
+    resizeOnScreen(*this, {860, 460});
     connect(browse, &QPushButton::clicked, this, [this] {
         const QString chosen = QFileDialog::getOpenFileName(
             this, QStringLiteral("A file of another book"), QDir::homePath(),
@@ -94,6 +97,11 @@ void TakeInDialog::look() {
 void TakeInDialog::show(const book::BundleChanges& changes) {
     found_ = changes.conflicts;
     chosen_.clear();
+    std::stable_partition(found_.begin(), found_.end(),
+                          [](const auto& one) { return !one.onlyTheirs; });
+    for (const auto& one : found_)
+        if (one.onlyTheirs)
+            chosen_.insert(one.thing);
     std::map<std::string, std::size_t> counts;
     for (const auto& [thing, name] : changes.added)
         ++counts[thing.table];
@@ -101,14 +109,19 @@ void TakeInDialog::show(const book::BundleChanges& changes) {
     for (const auto& [table, count] : counts)
         of << toQt(words::thingsWords(table, count));
     const bool anything = !changes.added.empty() || !found_.empty();
-    if (anything || changes.same > 0)
-        says_->setText(
-            QStringLiteral("It adds %1. %2 both books have alike. %3")
-                .arg(of.isEmpty() ? QStringLiteral("nothing") : of.join(QStringLiteral(", ")))
-                .arg(changes.same)
-                .arg(found_.empty()
-                         ? QString()
-                         : QStringLiteral("%1 differ: choose whose counts.").arg(found_.size())));
+    QString says =
+        QStringLiteral("It adds %1. %2 both books have alike.")
+            .arg(of.isEmpty() ? QStringLiteral("nothing") : of.join(QStringLiteral(", ")))
+            .arg(changes.same);
+    const std::size_t onlyTheirs = chosen_.size(), both = found_.size() - onlyTheirs;
+    if (changes.newerHere > 0)
+        says += QStringLiteral(" %1 only you changed: they stay.").arg(changes.newerHere);
+    if (onlyTheirs > 0)
+        says += QStringLiteral(" %1 only they changed: they are taken.").arg(onlyTheirs);
+    if (both > 0)
+        says += QStringLiteral(" %1 differ: choose whose counts.").arg(both);
+    if (anything || changes.same > 0 || changes.newerHere > 0)
+        says_->setText(says);
     take_->setEnabled(anything && document_.isWritable());
     fillConflicts();
 }
@@ -149,12 +162,8 @@ void TakeInDialog::choose(bool theirs) {
 }
 
 void TakeInDialog::takeIn() {
-    const QFileInfo book(toQt(document_.book().path()));
-    QString before;
-    for (int i = 1; before.isEmpty() || QFileInfo::exists(before); ++i)
-        before = book.dir().filePath(
-            QStringLiteral("%1 before %2.dynamet").arg(book.completeBaseName()).arg(i));
-    if (const auto copied = copyBook(document_.book(), toStd(before)); !copied) {
+    const std::string before = book::freeNameBeside(document_.book().path(), "before");
+    if (const auto copied = copyBook(document_.book(), before); !copied) {
         says_->setText(QStringLiteral("! No copy from before could be made (%1): nothing was "
                                       "changed.")
                            .arg(toQt(copied.error(), document_.units())));
@@ -163,7 +172,7 @@ void TakeInDialog::takeIn() {
     std::ifstream in(toStd(path_->text().trimmed()));
     const auto taken = book::takeIn(document_.book(), in, chosen_);
     if (!taken) {
-        QFile::remove(before);
+        QFile::remove(toQt(before));
         says_->setText(QStringLiteral("! %1").arg(toQt(taken.error(), document_.units())));
         return;
     }
@@ -172,7 +181,7 @@ void TakeInDialog::takeIn() {
                                  "%3.")
                       .arg(taken->added.size())
                       .arg(chosen_.size())
-                      .arg(QFileInfo(before).fileName()));
+                      .arg(QFileInfo(toQt(before)).fileName()));
     accept();
 }
 

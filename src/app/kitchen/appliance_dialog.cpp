@@ -90,9 +90,8 @@ ApplianceDialog::ApplianceDialog(Document& document, const kitchen::Appliance& a
                           known(appliance.hob.sharedInputW));
     shared_->setToolTip(QStringLiteral(
         "What this zone and the one beside it have together; empty = it shares with none"));
-    capacity_ =
-        addQuantity(QStringLiteral("Room for food"),
-                    kinds::number(QStringLiteral("cm²"), 1e-4, 50, 40000), appliance.capacityM2);
+    capacity_ = addQuantity(QStringLiteral("Room for food"), kinds::area(document.units(), 5e-3, 4),
+                            appliance.capacityM2);
     asset_ = addText(QStringLiteral("Asset number"), appliance.assetNumber);
     notes_ = addText(QStringLiteral("Notes"), appliance.notes);
     connect(more, &QPushButton::clicked, this, &ApplianceDialog::addPan);
@@ -141,6 +140,7 @@ void ApplianceDialog::showKind() {
     setRowVisible(heatBy_, isHob(appliance_.kind));
     for (QuantityField* limit : {boost_, panLimit_, shared_})
         setRowVisible(limit, isHob(appliance_.kind));
+    setRowVisible(capacity_, !isHob(appliance_.kind)); // its pan has the room
     const bool watts = !appliance_.controls.empty() &&
                        appliance_.controls.front().kind == kitchen::ControlKind::watts;
     heatBy_->setCurrentIndex(watts ? 1 : 0);

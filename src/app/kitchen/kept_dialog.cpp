@@ -3,6 +3,7 @@
 
 #include "app/kitchen/kept_dialog.h"
 
+#include "app/widgets/scrolled.h"
 #include "book/recipe_request.h"
 #include "quantity/parse_duration.h"
 #include "words/translation_words.h"
@@ -18,7 +19,7 @@ KeptDialog::KeptDialog(Document& document, const std::string& translationId, QWi
       table_(new TextTable(QStringLiteral("Then and today"))) {
     setWindowTitle(QStringLiteral("A kept translation"));
     setProperty("guide", QStringLiteral("kitchen"));
-    resize(860, 520);
+    resizeOnScreen(*this, {860, 520});
     auto* box = new QVBoxLayout(this);
     about_->setWordWrap(true);
     about_->setAccessibleName(QStringLiteral("About the kept translation"));

@@ -8,6 +8,7 @@
 #include "kitchen/catalogue.h"
 
 #include <QDateTime>
+#include <fmt/format.h>
 
 namespace dynamet::app {
 
@@ -97,7 +98,7 @@ void KitchenController::addAppliances(Listing& out, const kitchen::Kitchen& from
 void KitchenController::addVessels(Listing& out, const kitchen::Kitchen& from, bool retired) const {
     const Units& units = document_.units();
     for (const kitchen::Vessel& v : from.vessels)
-        addRow(out, {v.id, v.name, retired},
+        addRow(out, {v.id, v.count > 1 ? fmt::format("{} × {}", v.name, v.count) : v.name, retired},
                {toQt(kitchen::materialOf(v.material).name),
                 toQt(printLength(v.baseDiameterM, units.inches)), kinds::mass(40).show(v.massKg),
                 v.highestTemperatureK ? toQt(printDegrees(*v.highestTemperatureK, units.fahrenheit))

@@ -40,7 +40,7 @@ class VesselDialog : public FormDialog {
     void showUsualMass();
     std::optional<kitchen::Vessel> usual() const;
     kitchen::Vessel vessel_;
-    QComboBox *common_, *form_, *material_;
+    QComboBox *common_, *form_, *material_, *count_;
     QLineEdit* name_;
     QuantityField *diameter_, *base_, *mass_, *highest_;
 };

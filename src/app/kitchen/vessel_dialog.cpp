@@ -44,12 +44,17 @@ VesselDialog::VesselDialog(Document& document, const kitchen::Vessel& vessel, QW
     highest_ = addQuantity(QStringLiteral("Withstands up to"),
                            kinds::temperature(units, 80, 1000, true), vessel.highestTemperatureK);
     highest_->edit().setPlaceholderText(QStringLiteral("no limit"));
+    QStringList counts;
+    for (int i = 1; i <= kitchen::kMostAlike; ++i)
+        counts << QString::number(i);
+    count_ = addChoice(QStringLiteral("How many there are"), counts, vessel.count - 1);
     connect(common_, &QComboBox::activated, this, &VesselDialog::takeCommon);
     for (QComboBox* chooser : {form_, material_})
         connect(chooser, &QComboBox::currentIndexChanged, this, &VesselDialog::showUsualMass);
     for (QuantityField* field : {diameter_, base_})
         connect(&field->edit(), &QLineEdit::textChanged, this, &VesselDialog::showUsualMass);
     showUsualMass();
+    name_->setFocus();
 }
 
 std::optional<kitchen::Vessel> VesselDialog::usual() const {
@@ -94,6 +99,7 @@ Result<void> VesselDialog::take() {
     out.highestTemperatureK = *highest_->value();
     if (const auto weighed = *mass_->value())
         out.massKg = *weighed;
+    out.count = count_->currentIndex() + 1;
     vessel_ = out;
     return {};
 }

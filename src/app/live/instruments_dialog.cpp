@@ -3,6 +3,8 @@
 
 #include "app/live/instruments_dialog.h"
 
+#include "app/widgets/scrolled.h"
+
 #include <QFormLayout>
 #include <QPushButton>
 #include <QSerialPortInfo>
@@ -18,7 +20,7 @@ InstrumentsDialog::InstrumentsDialog(Document& document, LineDesk& desk, QWidget
       problem_(new QLabel), forget_(new QComboBox) {
     setWindowTitle(QStringLiteral("Instruments on the line"));
     setProperty("guide", QStringLiteral("instruments"));
-    resize(620, 520);
+    resizeOnScreen(*this, {620, 520});
     build();
     connect(&desk_, &LineDesk::changed, this, &InstrumentsDialog::refresh);
     auto* beat = new QTimer(this);

@@ -6,7 +6,6 @@
 #include "rating/inputs/recorded_test.h"
 #include "rating/reduce.h"
 
-#include <QMetaObject>
 #include <algorithm>
 #include <cmath>
 
@@ -21,7 +20,6 @@ constexpr double kWorkShare = 5, kLeastBetweenS = 1;
 
 LiveRun::LiveRun(Document& document, LineDesk& desk, QObject* parent)
     : QObject(parent), document_(document), desk_(desk) {
-    pool_.setMaxThreadCount(1);
     flush_.setInterval(kFlushMs);
     work_.setInterval(kWorkMs);
     connect(&flush_, &QTimer::timeout, this, &LiveRun::flush);
@@ -31,7 +29,7 @@ LiveRun::LiveRun(Document& document, LineDesk& desk, QObject* parent)
 
 LiveRun::~LiveRun() {
     ++id_;
-    pool_.waitForDone();
+    beside_.finish();
     flush(); // what came in the last moment; the run is offered again
 }
 
@@ -253,9 +251,9 @@ void LiveRun::work() {
     reducing_ = true;
     reducedS_ = now;
     const quint64 id = ++id_;
-    pool_.start([this, id, test = recorded(), atS = nowS(),
-                 instruments = document_.kitchen().instruments,
-                 leading = protocol_->roles.empty() ? std::string() : protocol_->roles.front()] {
+    beside_.start([this, id, test = recorded(), atS = nowS(),
+                   instruments = document_.kitchen().instruments,
+                   leading = protocol_->roles.empty() ? std::string() : protocol_->roles.front()] {
         const rating::TestInput input = rating::inputOf(test, instruments);
         auto reduction = rating::reduce(input);
         std::optional<SettleForecast> settles;
@@ -264,7 +262,7 @@ void LiveRun::work() {
             settled = findSettled(series->second, {}).has_value();
             settles = forecastSettling(series->second, {});
         }
-        QMetaObject::invokeMethod(this, [this, id, reduction, settles, settled, atS] {
+        beside_.hand([this, id, reduction, settles, settled, atS] {
             takeReduced(id, reduction, settles, settled, atS);
         });
     });

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/document/beside.h"
 #include "app/document/document.h"
 #include "app/live/line_desk.h"
 #include "book/live_run_store.h"
@@ -11,7 +12,6 @@
 #include "trace/settle_forecast.h"
 #include "trace/thinned.h"
 
-#include <QThreadPool>
 #include <QTimer>
 
 namespace dynamet::app {
@@ -105,7 +105,7 @@ class LiveRun : public QObject {
     double reducedS_ = 0, reductionTookS_ = 0, leadingAtFirst_ = 0;
     quint64 id_ = 0;
     QTimer flush_, work_;
-    QThreadPool pool_;
+    Beside beside_;
 };
 
 } // namespace dynamet::app

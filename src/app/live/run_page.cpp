@@ -353,7 +353,9 @@ void RunPage::showFound() {
                     : run_.refusal()
                         ? QStringLiteral("Not yet: %1.").arg(toQt(*run_.refusal(), units))
                         : QString());
-    when_->setText(toQt(words::whenWords(run_.settles(), run_.hasSettled(), run_.isEnough())));
+    when_->setText(toQt(words::whenWords(run_.settles(), run_.hasSettled(), run_.isEnough(),
+                                         run_.reduction() ? words::soFarOf(*run_.reduction())
+                                                          : words::SoFar::known)));
 }
 
 void RunPage::draw() {

@@ -15,6 +15,7 @@ namespace {
 
 struct Shown {
     const Theme* theme = &lightTheme();
+    int onPaper = 0; ///< how many draw on it
     ThemeChoice choice = ThemeChoice::light;
     DesktopLook* desktop = nullptr;
 };
@@ -145,7 +146,24 @@ const Theme& darkTheme() {
 }
 
 const Theme& theme() {
+    return shown().onPaper > 0 ? lightTheme() : *shown().theme;
+}
+
+const Theme& windowTheme() {
     return *shown().theme;
+}
+
+QColor twinIn(const Theme& theme, const QColor& colour) {
+    const Theme& other = theme.dark ? lightTheme() : darkTheme();
+    for (QColor Theme::*const one :
+         {&Theme::ink, &Theme::quietInk, &Theme::surface, &Theme::sunken, &Theme::rule, &Theme::bar,
+          &Theme::accent, &Theme::reference, &Theme::good, &Theme::caution, &Theme::page})
+        if ((other.*one).rgb() == (colour.rgb() | 0xff000000U)) {
+            QColor out = theme.*one;
+            out.setAlpha(colour.alpha());
+            return out;
+        }
+    return colour;
 }
 
 ThemeChoice after(ThemeChoice choice) {
@@ -180,9 +198,11 @@ ThemeChoice chosenTheme() {
     return shown().choice;
 }
 
-OnPaper::OnPaper() : before_(std::exchange(shown().theme, &lightTheme())) {}
+OnPaper::OnPaper() {
+    ++shown().onPaper;
+}
 OnPaper::~OnPaper() {
-    shown().theme = before_;
+    --shown().onPaper;
 }
 
 } // namespace dynamet::app::look

@@ -22,8 +22,12 @@ struct Theme {
 };
 const Theme& lightTheme();
 const Theme& darkTheme();
-/// The one that is shown now.
+/// The one that is drawn in now.
 const Theme& theme();
+/// The window's, also while something is drawn on paper.
+const Theme& windowTheme();
+/// What a colour of either look is in this one; any other colour stays.
+QColor twinIn(const Theme& theme, const QColor& colour);
 
 /// What the cook wants; kept with the window's memory.
 enum class ThemeChoice { asDesktop, light, dark };
@@ -41,9 +45,6 @@ class OnPaper {
     ~OnPaper();
     OnPaper(const OnPaper&) = delete;
     OnPaper& operator=(const OnPaper&) = delete;
-
-  private:
-    const Theme* before_;
 };
 
 inline const QColor& page() {

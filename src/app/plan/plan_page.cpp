@@ -206,6 +206,9 @@ void PlanPage::showAnswer(const std::shared_ptr<const PlanAnswer>& answer) {
         for (const std::string& line :
              words::clockLines(answer_->menu, answer_->made, document_.units()))
             lines << toQt(line);
+        for (const std::string& line :
+             words::panLines(answer_->menu, answer_->made, document_.kitchen()))
+            lines << toQt(line);
     }
     clocks_->setText(lines.join(QLatin1Char('\n')));
     clocks_->setVisible(!lines.isEmpty());

@@ -3,18 +3,15 @@
 
 #include "app/plan/plan_worker.h"
 
-#include <QMetaObject>
 #include <algorithm>
 
 namespace dynamet::app {
 
-PlanWorker::PlanWorker(QObject* parent) : QObject(parent) {
-    pool_.setMaxThreadCount(1);
-}
+PlanWorker::PlanWorker(QObject* parent) : QObject(parent) {}
 
 PlanWorker::~PlanWorker() {
     cancel();
-    pool_.waitForDone();
+    beside_.finish();
 }
 
 void PlanWorker::cancel() {
@@ -37,14 +34,14 @@ void PlanWorker::start(const Question& question) {
     cancel();
     stop_ = std::stop_source();
     working_ = true;
-    pool_.start([this, id = id_, question, kept = kept_, stop = stop_.get_token()] {
+    beside_.start([this, id = id_, question, kept = kept_, stop = stop_.get_token()] {
         work(id, question, kept, stop);
     });
 }
 
 void PlanWorker::hand(quint64 id, PlanAnswer answer) {
     auto made = std::make_shared<const PlanAnswer>(std::move(answer));
-    QMetaObject::invokeMethod(this, [this, id, made] {
+    beside_.hand([this, id, made] {
         if (id != id_)
             return;
         working_ = !made->last;
@@ -69,13 +66,12 @@ void PlanWorker::work(quint64 id, const Question& question, std::vector<Kept> ke
                 return;
             kept.push_back({key, ways.back()});
         }
-        QMetaObject::invokeMethod(
-            this, [this, id, kept, done = static_cast<int>(d) + 1, total = dishes.size()] {
-                if (id != id_)
-                    return;
-                kept_ = kept;
-                emit dishDone(done, static_cast<int>(total));
-            });
+        beside_.hand([this, id, kept, done = static_cast<int>(d) + 1, total = dishes.size()] {
+            if (id != id_)
+                return;
+            kept_ = kept;
+            emit dishDone(done, static_cast<int>(total));
+        });
     }
     PlanAnswer answer;
     if (!question.underway.empty()) {

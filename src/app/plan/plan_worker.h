@@ -3,11 +3,11 @@
 
 #pragma once
 
+#include "app/document/beside.h"
 #include "app/document/document.h"
 #include "plan/giving_up.h"
 #include "plan/underway.h"
 
-#include <QThreadPool>
 #include <map>
 #include <memory>
 #include <stop_token>
@@ -69,7 +69,7 @@ class PlanWorker : public QObject {
     void work(quint64 id, const Question& question, std::vector<Kept> kept, std::stop_token stop);
     static void giveUp(PlanAnswer& answer, const Question& question, const std::stop_token& stop);
     void hand(quint64 id, PlanAnswer answer);
-    QThreadPool pool_;
+    Beside beside_;
     std::vector<Kept> kept_;
     quint64 id_ = 0;
     bool working_ = false;

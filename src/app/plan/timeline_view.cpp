@@ -4,6 +4,7 @@
 #include "app/plan/timeline_view.h"
 
 #include "app/look/palette.h"
+#include "app/widgets/kept_picture.h"
 
 #include <QHelpEvent>
 #include <QMouseEvent>
@@ -26,6 +27,7 @@ constexpr int kKeyMin = 5;
 TimelineView::TimelineView(Document& document, QWidget* parent)
     : QWidget(parent), document_(document) {
     setAccessibleName(QStringLiteral("Timeline of the plan"));
+    markAsPicture(*this);
     setFocusPolicy(Qt::StrongFocus);
     setMinimumSize(420, 200);
     setMouseTracking(true);

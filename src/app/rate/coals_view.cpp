@@ -4,6 +4,7 @@
 #include "app/rate/coals_view.h"
 
 #include "app/look/palette.h"
+#include "app/widgets/kept_picture.h"
 
 #include <QPainter>
 
@@ -16,6 +17,7 @@ CoalsView::CoalsView(QWidget* parent) : QWidget(parent) {
     setMinimumSize(320, 190);
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
     setAccessibleName(QStringLiteral("Where the coals lie"));
+    markAsPicture(*this);
 }
 
 void CoalsView::clear() {

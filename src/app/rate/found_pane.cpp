@@ -4,6 +4,7 @@
 #include "app/rate/found_pane.h"
 
 #include "app/look/palette.h"
+#include "app/widgets/kept_picture.h"
 #include "words/rating_words.h"
 
 #include <QGridLayout>
@@ -20,6 +21,7 @@ const std::array<QColor, 5> kShades{QColor(0x3f, 0x55, 0x6b), QColor(0x7d, 0x8f,
 
 CauseBar::CauseBar(QWidget* parent) : QWidget(parent) {
     setAccessibleName(QStringLiteral("What the uncertainty is made of"));
+    markAsPicture(*this);
 }
 
 void CauseBar::showCauses(const std::vector<rating::Contribution>& contributions) {

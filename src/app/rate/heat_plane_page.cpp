@@ -3,10 +3,6 @@
 
 #include "app/rate/heat_plane_page.h"
 
-#include "app/widgets/picture_file.h"
-#include "app/widgets/save_path_dialog.h"
-
-#include <QDir>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QPushButton>
@@ -32,12 +28,12 @@ HeatPlanePage::HeatPlanePage(Document& document, QWidget* parent)
     both->addWidget(compared_);
     line->addLayout(both, 1);
     auto* save = new QPushButton(QStringLiteral("Save the picture…"));
-    save->setAccessibleName(QStringLiteral("Save the heat plane as SVG"));
+    save->setAccessibleName(QStringLiteral("Save the heat plane"));
     line->addWidget(save, 0, Qt::AlignTop);
     box->addLayout(line);
     auto* body = new QHBoxLayout;
     body->addWidget(view_, 9);
-    body->addWidget(table_, 15);
+    body->addWidget(table_, 17);
     box->addLayout(body, 1);
     connect(view_, &HeatPlaneView::markChosen, this, [this](int index) {
         if (table_->currentRow() != index)
@@ -49,18 +45,7 @@ HeatPlanePage::HeatPlanePage(Document& document, QWidget* parent)
         if (row >= 0 && row != view_->chosen())
             view_->choose(row);
     });
-    connect(save, &QPushButton::clicked, this, [this] {
-        SavePathDialog dialog(QStringLiteral("Picture of the heat plane"),
-                              QStringLiteral("File of the picture"),
-                              QDir::home().filePath(QStringLiteral("heat-plane.svg")),
-                              QStringLiteral("SVG (*.svg)"), this);
-        if (dialog.exec() != QDialog::Accepted || dialog.path().isEmpty())
-            return;
-        document_.say(exportSvg(dialog.path())
-                          ? QStringLiteral("Written: %1").arg(dialog.path())
-                          : QStringLiteral("%1 could not be written; nothing was changed.")
-                                .arg(dialog.path()));
-    });
+    connect(save, &QPushButton::clicked, this, [this] { keepPicture(document_, this, *view_); });
 }
 
 void HeatPlanePage::showAppliance(const std::string& id) {
@@ -117,13 +102,6 @@ void HeatPlanePage::showWords() {
             : QStringLiteral(
                   "Solid: measured, with its 95 % ellipse; a line through: interpolated; hollow: "
                   "assumed. Arrow keys walk the marks, Enter holds one to compare."));
-}
-
-bool HeatPlanePage::exportSvg(const QString& path) const {
-    const QSize size(960, 600);
-    return writePicture(path, PictureKind::svg, size, QStringLiteral("Heat plane"),
-                        [&](QPainter& painter) { view_->draw(painter, size); })
-        .isEmpty();
 }
 
 } // namespace dynamet::app

@@ -17,7 +17,6 @@ class HeatPlanePage : public QWidget {
     explicit HeatPlanePage(Document& document, QWidget* parent = nullptr);
     void showAppliance(const std::string& id);
     /// Writes the picture as SVG; false when the file cannot be written.
-    bool exportSvg(const QString& path) const;
 
   private:
     void showWords();

@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/document/document.h"
+#include "app/widgets/kept_picture.h"
 #include "kitchen/heat_plane.h"
 
 #include <QWidget>
@@ -13,7 +14,7 @@ namespace dynamet::app {
 /// The picture of the heat plane: effective temperature across, coefficient upward (logarithmic),
 /// lines of equal heat into a 40 °C face, measured settings solid with their ± ellipse,
 /// interpolated lined, assumed hollow. Arrow keys walk the marks, Enter holds one for comparison.
-class HeatPlaneView : public QWidget {
+class HeatPlaneView : public QWidget, public Drawn {
     Q_OBJECT
   public:
     explicit HeatPlaneView(Document& document, QWidget* parent = nullptr);
@@ -23,6 +24,8 @@ class HeatPlaneView : public QWidget {
     int held() const { return held_; }
     /// Draws it into any paint device (the screen, an SVG) of a size.
     void draw(QPainter& painter, const QSize& size) const;
+    QSize drawnSize() const override { return {960, 600}; }
+    void drawOn(QPainter& painter) override { draw(painter, drawnSize()); }
 
   signals:
     void markChosen(int index);

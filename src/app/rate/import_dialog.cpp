@@ -3,6 +3,7 @@
 
 #include "app/rate/import_dialog.h"
 
+#include "app/widgets/scrolled.h"
 #include "formats/column_roles.h"
 #include "formats/csv_sniff.h"
 #include "formats/text_file.h"
@@ -33,7 +34,7 @@ ImportDialog::ImportDialog(const rating::Protocol& protocol, const std::vector<s
       import_(new QPushButton(QStringLiteral("Import"))) {
     setProperty("guide", QStringLiteral("rate"));
     setWindowTitle(QStringLiteral("Import a log"));
-    resize(620, 520);
+    resizeOnScreen(*this, {620, 520});
     auto* box = new QVBoxLayout(this);
     box->setSpacing(8);
     auto* row = new QHBoxLayout;

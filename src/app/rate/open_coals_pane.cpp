@@ -4,6 +4,7 @@
 #include "app/rate/open_coals_pane.h"
 
 #include "app/look/palette.h"
+#include "app/widgets/kept_picture.h"
 #include "app/widgets/quantity_kinds.h"
 #include "kitchen/heat_field.h"
 #include "words/coal_words.h"
@@ -24,6 +25,7 @@ OpenCoalsView::OpenCoalsView(QWidget* parent) : QWidget(parent) {
     setMinimumSize(360, 240);
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
     setAccessibleName(QStringLiteral("Grates over the coals"));
+    markAsPicture(*this);
 }
 
 void OpenCoalsView::showPlan(const std::optional<kitchen::OpenCoalsPlan>& plan,

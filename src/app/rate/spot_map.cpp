@@ -4,6 +4,7 @@
 #include "app/rate/spot_map.h"
 
 #include "app/look/palette.h"
+#include "app/widgets/kept_picture.h"
 
 #include <QPainter>
 
@@ -11,6 +12,7 @@ namespace dynamet::app {
 
 SpotMap::SpotMap(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
     setAccessibleName(QStringLiteral("Map of the surface"));
+    markAsPicture(*this);
     setMinimumHeight(140);
 }
 

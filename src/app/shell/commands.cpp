@@ -35,6 +35,7 @@ Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)
     add(measureLive, QStringLiteral("Measure live, start, stop"), {Qt::Key_F5});
     add(instruments, QStringLiteral("Instruments on the line…"), {});
     add(wallSheet, QStringLiteral("Sheet for the wall…"), {Qt::CTRL | Qt::Key_P});
+    add(picture, QStringLiteral("Keep a picture…"), {Qt::CTRL | Qt::SHIFT | Qt::Key_P});
     add(nextTest, QStringLiteral("What to rate next…"), {});
     add(testDay, QStringLiteral("A test day…"), {});
     menu_->addSeparator();
@@ -94,6 +95,7 @@ void Commands::enable(const Situation& now) {
     can(saveRating, now.place == Place::rate && now.atBench && now.canSave && now.writable);
     can(measureLive, now.place == Place::rate && now.hasAppliance && now.writable);
     can(instruments, working);
+    can(picture, working);
     can(nextTest, working);
     can(testDay, working);
     can(wallSheet, now.place == Place::rate && now.hasAppliance);

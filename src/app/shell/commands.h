@@ -41,6 +41,7 @@ class Commands : public QObject {
         measureLive,
         instruments,
         wallSheet,
+        picture,
         nextTest,
         testDay,
         undo,

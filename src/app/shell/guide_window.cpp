@@ -4,6 +4,7 @@
 #include "app/shell/guide_window.h"
 
 #include "app/document/qt_text.h"
+#include "app/widgets/scrolled.h"
 #include "rating/inputs/guide_text.h"
 #include "rating/inputs/protocols.h"
 
@@ -30,7 +31,7 @@ QString pageText(const QString& page) {
 GuideWindow::GuideWindow(QWidget* parent)
     : QDialog(parent), text_(new QTextBrowser), search_(new QLineEdit) {
     setWindowTitle(QStringLiteral("Guide"));
-    resize(640, 640);
+    resizeOnScreen(*this, {640, 640});
     auto* box = new QVBoxLayout(this);
     text_->setAccessibleName(QStringLiteral("Guide page"));
     text_->setOpenLinks(false);

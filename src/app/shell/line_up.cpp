@@ -152,6 +152,7 @@ LineUp::LineUp(Document& document, QWidget* parent)
       filter_(new QLineEdit), add_(new QPushButton), list_(new QListView), empty_(new QWidget) {
     setObjectName(QStringLiteral("pane"));
     setAttribute(Qt::WA_StyledBackground);
+    setAccessibleName(QStringLiteral("Line-up"));
     setFixedWidth(232);
     proxy_->setSourceModel(model_);
     proxy_->setFilterCaseSensitivity(Qt::CaseInsensitive);
@@ -258,9 +259,22 @@ void LineUp::paintEvent(QPaintEvent* event) {
     if (model_->rowCount() == 0 || delegate_->narrow)
         return;
     QPainter p(this);
+    drawAxis(p, height() - kAxisHeight);
+}
+
+QSize LineUp::drawnSize() const {
+    return {width(), rowsHeight(*list_, width()) + kAxisHeight};
+}
+
+void LineUp::drawOn(QPainter& painter) {
+    drawRows(*list_, painter, width());
+    drawAxis(painter, rowsHeight(*list_, width()));
+}
+
+void LineUp::drawAxis(QPainter& p, int top) const {
     p.setFont(look::textFont(11));
     p.setPen(look::quietInk());
-    const int left = kEdge, width = this->width() - 2 * kEdge, y = height() - kAxisHeight + 4;
+    const int left = kEdge, width = this->width() - 2 * kEdge, y = top + 4;
     const TemperatureUnit unit = document_.units().temperature();
     const auto& numbers = document_.units().fahrenheit ? kAxisF : kAxisC;
     for (const int number : numbers) {

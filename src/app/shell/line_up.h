@@ -4,6 +4,7 @@
 #pragma once
 
 #include "app/document/document.h"
+#include "app/widgets/kept_picture.h"
 #include "kitchen/rate_sheet.h"
 
 #include <QAbstractListModel>
@@ -48,7 +49,7 @@ class CombDelegate : public QStyledItemDelegate {
 };
 
 /// The left side: filter, list, axis.
-class LineUp : public QWidget {
+class LineUp : public QWidget, public Drawn {
     Q_OBJECT
   public:
     explicit LineUp(Document& document, QWidget* parent = nullptr);
@@ -56,6 +57,8 @@ class LineUp : public QWidget {
     void select(const std::string& applianceId);
     void focusFilter();
     void setFolded(bool folded);
+    QSize drawnSize() const override;
+    void drawOn(QPainter& painter) override;
 
   signals:
     void applianceChosen(const std::string& id);
@@ -66,6 +69,7 @@ class LineUp : public QWidget {
 
   private:
     void chooseFirstIfNone();
+    void drawAxis(QPainter& painter, int top) const;
     Document& document_;
     LineUpModel* model_;
     QSortFilterProxyModel* proxy_;

@@ -5,20 +5,21 @@
 
 #include "app/exchange/exchange.h"
 #include "app/look/theme.h"
+#include "app/widgets/kept_picture.h"
 #include "app/widgets/sheet_page.h"
 
 #include "app/shell/next_test_dialog.h"
 #include "app/shell/test_day_dialog.h"
-#include "run/from_plan.h"
 
 #include "app/kitchen/appliance_dialog.h"
 #include "app/widgets/save_path_dialog.h"
 
+#include <QAbstractButton>
 #include <QApplication>
 #include <QDir>
 #include <QFileInfo>
 #include <QHBoxLayout>
-#include <QInputDialog>
+#include <QKeyEvent>
 #include <QScrollArea>
 #include <QTimer>
 #include <algorithm>
@@ -38,43 +39,29 @@ MainWindow::MainWindow(Document& document, const QString& demoBook)
       cook_(new CookPage(document, rate_->desk())), judge_(new JudgePage(document)),
       cooking_(new QStackedWidget), compare_(new ComparePage(document)),
       logbook_(new LogbookPage(document)), kitchen_(new KitchenPage(document)),
-      access_(new QWidget), accessWords_(new QLabel), cutOff_(new QWidget),
-      cutOffWords_(new QLabel), notice_(new QLabel) {
+      access_(new WarningLine(QStringLiteral("Why the book can only be read"),
+                              {{QStringLiteral("Work in a copy…"),
+                                [this] { commands_->action(Commands::workInCopy).trigger(); }}})),
+      outside_(new WarningLine(
+          QStringLiteral("Changed from outside"),
+          {{QStringLiteral("Copies of the last days…"),
+            [this] { commands_->action(Commands::copies).trigger(); }},
+           {QStringLiteral("It is right as it is"), [this] { document_.acceptAsItIs(); }}})),
+      cutOff_(new WarningLine(
+          QStringLiteral("A run was cut off"),
+          {{QStringLiteral("Go on with the run"), [this] { takeUpCutOff(true); }},
+           {QStringLiteral("Keep what is there"), [this] { takeUpCutOff(false); }}})),
+      notice_(new QLabel) {
     setWindowTitle(QStringLiteral("Dynamet"));
+    qApp->installEventFilter(this);
     resize(1280, 800);
     auto* centre = new QWidget;
     auto* box = new QVBoxLayout(centre);
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(1);
     box->addWidget(top_);
-    auto* accessLine = new QHBoxLayout(access_);
-    accessLine->setContentsMargins(14, 2, 14, 2);
-    accessWords_->setObjectName(QStringLiteral("caution"));
-    accessWords_->setAccessibleName(QStringLiteral("Why the book can only be read"));
-    accessWords_->setWordWrap(true);
-    auto* copy = new QPushButton(QStringLiteral("Work in a copy…"));
-    copy->setAccessibleName(QStringLiteral("Work in a copy"));
-    connect(copy, &QPushButton::clicked, &commands_->action(Commands::workInCopy),
-            &QAction::trigger);
-    accessLine->addWidget(accessWords_, 1);
-    accessLine->addWidget(copy);
-    access_->hide();
-    box->addWidget(access_);
-    auto* cutLine = new QHBoxLayout(cutOff_);
-    cutLine->setContentsMargins(14, 2, 14, 2);
-    cutOffWords_->setObjectName(QStringLiteral("caution"));
-    cutOffWords_->setAccessibleName(QStringLiteral("A run was cut off"));
-    cutOffWords_->setWordWrap(true);
-    cutLine->addWidget(cutOffWords_, 1);
-    for (const auto& [words, goesOn] : {std::pair{QStringLiteral("Go on with the run"), true},
-                                        {QStringLiteral("Keep what is there"), false}}) {
-        auto* button = new QPushButton(words);
-        button->setAccessibleName(words);
-        connect(button, &QPushButton::clicked, this, [this, goOn = goesOn] { takeUpCutOff(goOn); });
-        cutLine->addWidget(button);
-    }
-    cutOff_->hide();
-    box->addWidget(cutOff_);
+    for (WarningLine* line : {access_, outside_, cutOff_})
+        box->addWidget(line);
     outer_->addWidget(start_);
     outer_->addWidget(buildWork());
     box->addWidget(outer_, 1);
@@ -185,7 +172,6 @@ void MainWindow::connectCommands() {
     });
     on(Commands::changeLook, [this] {
         look::chooseTheme(look::after(look::chosenTheme()));
-        document_.sayUnits(); // everything is drawn anew
         enableCommands();
     });
     on(Commands::openBook, [this] { showBooks(); });
@@ -201,6 +187,8 @@ void MainWindow::connectCommands() {
                    [sheet](const QString& path) { return writeSheet(sheet, path); });
     });
     on(Commands::copies, [this] { showCopies(document_, toQt(document_.book().path()), this); });
+    on(Commands::picture, [this] { keepPicture(document_, this); });
+    new PictureMenu(document_, this);
     on(Commands::guide, [this] { showGuide(); });
     connect(commands_, &Commands::helpWanted, this, [](QWidget* dialog) {
         auto* guide = new GuideWindow(dialog);
@@ -258,18 +246,15 @@ void MainWindow::bookOpened() {
 /// A run that was cut off is offered again: gone on with, or kept as far as it went.
 void MainWindow::showCutOff() {
     const auto runs = book::cutOffRuns(document_.book());
-    const bool any = document_.isWritable() && runs && !runs->empty();
-    cutOff_->setVisible(any);
-    if (!any)
-        return;
+    if (!document_.isWritable() || !runs || runs->empty())
+        return cutOff_->say({});
     const book::CutOffRun& run = runs->front();
     const auto* on = findAppliance(document_.kitchen(), run.applianceId);
     const auto* protocol = rating::findProtocol(run.protocol);
-    cutOffWords_->setText(
-        QStringLiteral("! A run was cut off: %1, %2. Its %3 readings are in the book.")
-            .arg(on ? toQt(on->name) : QStringLiteral("an appliance that is gone"),
-                 protocol ? toQt(protocol->title) : toQt(run.protocol))
-            .arg(run.readings));
+    cutOff_->say(QStringLiteral("A run was cut off: %1, %2. Its %3 readings are in the book.")
+                     .arg(on ? toQt(on->name) : QStringLiteral("an appliance that is gone"),
+                          protocol ? toQt(protocol->title) : toQt(run.protocol))
+                     .arg(run.readings));
 }
 
 void MainWindow::takeUpCutOff(bool goOn) {
@@ -293,11 +278,17 @@ void MainWindow::showBooks() {
 }
 
 void MainWindow::showAccess() {
-    const bool readOnly = document_.isOpen() && !document_.isWritable();
-    access_->setVisible(readOnly);
-    if (readOnly)
-        accessWords_->setText(QStringLiteral("! %1. What is done here is not kept.")
-                                  .arg(toQt(document_.book().accessWords())));
+    const bool open = document_.isOpen();
+    access_->say(open && !document_.isWritable()
+                     ? QStringLiteral("%1. What is done here is not kept.")
+                           .arg(toQt(document_.book().accessWords()))
+                     : QString());
+    outside_->say(open && document_.changedOutside()
+                      ? QStringLiteral("This file is not as Dynamet left it when it closed the "
+                                       "book: another program, a bad copy or a failing disk "
+                                       "changed something. Look at a copy of the last days before "
+                                       "you trust its numbers.")
+                      : QString());
 }
 
 void MainWindow::openCopy() {
@@ -344,94 +335,6 @@ void MainWindow::applianceChosen(const std::string& id) {
         rate_->showAppliance(id);
     if (pages_->currentIndex() == translate)
         translate_->chooseTarget(id);
-}
-
-void MainWindow::connectCooks() {
-    connect(&translate_->reach().row(), &RowPane::cookWanted, this, &MainWindow::cookRow);
-    connect(plan_, &PlanPage::cookWanted, this, &MainWindow::cookMenu);
-    connect(cook_, &CookPage::translateWanted, this, [this] { go(translate); });
-    connect(cook_, &CookPage::judgeWanted, this,
-            [this](const std::string& runId) { judge(runId, {}); });
-    connect(judge_, &JudgePage::closeWanted, this, [this] { cooking_->setCurrentWidget(cook_); });
-    connect(judge_, &JudgePage::compareWanted, this, [this](const std::string& id) {
-        go(compare);
-        compare_->beside(id);
-    });
-    connect(compare_, &ComparePage::judgeWanted, this,
-            [this](const std::string& id) { judge({}, id); });
-    connect(compare_, &ComparePage::logbookWanted, this, [this] { go(logbook); });
-    connect(logbook_, &LogbookPage::cookWanted, this,
-            [this](const std::string& id) { judge({}, id); });
-    connect(logbook_, &LogbookPage::testWanted, this, [this](const std::string& id) {
-        go(rate);
-        lineUp_->select(id);
-        applianceChosen(id);
-    });
-}
-
-void MainWindow::judge(const std::string& runId, const std::string& cookId) {
-    go(cook);
-    cooking_->setCurrentWidget(judge_);
-    if (!runId.empty())
-        judge_->showRun(runId);
-    else
-        judge_->showCook(cookId);
-}
-
-void MainWindow::beginCooks(const std::string& name, std::vector<book::CookRecord> cooks,
-                            const std::string& menuId, const std::string& trialId) {
-    if (const auto begun = cook_->desk().begin(name, std::move(cooks), menuId, trialId); !begun)
-        return notice(toQt(begun.error(), document_.units()));
-    cooking_->setCurrentWidget(cook_);
-    go(cook);
-}
-
-/// A dish that has a trial without a verdict may be cooked for it.
-std::string MainWindow::askTrial(const std::string& recipeId) {
-    QStringList names{QStringLiteral("No, it is a cook of its own")};
-    std::vector<std::string> ids{""};
-    for (const book::Trial& one : listTrials(document_.book()).value_or(std::vector<book::Trial>{}))
-        if (one.recipeId == recipeId && one.verdict.empty()) {
-            names << toQt(one.name);
-            ids.push_back(one.id);
-        }
-    if (ids.size() < 2 || cook_->desk().isOn())
-        return {};
-    bool ok = false;
-    const QString chosen =
-        QInputDialog::getItem(this, QStringLiteral("Part of a trial?"),
-                              QStringLiteral("Cook it for"), names, 1, false, &ok);
-    const auto at = names.indexOf(chosen);
-    return ok && at > 0 ? ids[static_cast<std::size_t>(at)] : std::string();
-}
-
-void MainWindow::cookRow(const translate::Target& target) {
-    const auto planned = translate_->reach().row().planned(target);
-    if (!planned)
-        return notice(QStringLiteral("This row is not worked out yet."));
-    // A line that is not kept as a recipe has its words for a name: the food's is shorter.
-    const auto& kept = document_.recipes();
-    const bool named = std::any_of(kept.begin(), kept.end(),
-                                   [&](const auto& one) { return one.id == planned->recipe.id; });
-    const std::string name = named ? planned->recipe.name : planned->recipe.piece.food.name;
-    beginCooks(name, {book::recordOf(*planned, name)}, {}, askTrial(planned->recipe.id));
-}
-
-void MainWindow::cookMenu() {
-    const auto& answer = plan_->answer();
-    if (!answer || !answer->made.found.plan)
-        return;
-    const auto now = document_.now();
-    std::vector<book::CookRecord> cooks;
-    for (const run::PlannedDish& dish :
-         run::dishesOf(answer->menu, answer->made, book::minuteOfDay(now))) {
-        cooks.push_back(book::recordOf(dish.planned, dish.name));
-        cooks.back().person = dish.person;
-        cooks.back().startsS = dish.startsS;
-        cooks.back().serveS = dish.serveS;
-    }
-    cook_->desk().learnFrom(plan_->worker());
-    beginCooks(answer->menu.menu.name, std::move(cooks), answer->menu.menu.id);
 }
 
 void MainWindow::addAppliance() {
@@ -484,9 +387,33 @@ void MainWindow::fold() {
     lineUp_->setFolded(width() < least);
 }
 
+/// Another look, by the key or by the desktop: everything is drawn anew.
+void MainWindow::changeEvent(QEvent* event) {
+    QMainWindow::changeEvent(event);
+    if (event->type() != QEvent::PaletteChange || drawnIn_ == &look::windowTheme())
+        return;
+    drawnIn_ = &look::windowTheme();
+    QTimer::singleShot(0, this, [this] { document_.sayUnits(); });
+}
+
 void MainWindow::resizeEvent(QResizeEvent* event) {
     QMainWindow::resizeEvent(event);
     fold();
+}
+
+/// Which button a key came to first: a page may move the focus before the key comes to the window.
+bool MainWindow::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::KeyPress && watched == QApplication::focusWidget())
+        keyOn_ = qobject_cast<QAbstractButton*>(watched);
+    return QMainWindow::eventFilter(watched, event);
+}
+
+/// Enter presses the button that has the focus, where the page has no other use for it.
+void MainWindow::keyPressEvent(QKeyEvent* event) {
+    const bool enter = event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter;
+    if (!enter || !keyOn_ || keyOn_->window() != this || keyOn_ != QApplication::focusWidget())
+        return QMainWindow::keyPressEvent(event);
+    keyOn_->click();
 }
 
 } // namespace dynamet::app

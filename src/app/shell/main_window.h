@@ -16,7 +16,9 @@
 #include "app/shell/start_page.h"
 #include "app/shell/top_bar.h"
 #include "app/translate/translate_page.h"
+#include "app/widgets/warning_line.h"
 
+#include <QAbstractButton>
 #include <QDialog>
 #include <QMainWindow>
 #include <QPointer>
@@ -54,7 +56,10 @@ class MainWindow : public QMainWindow {
     void tryBook(const QString& path) { start_->tryOpen(path); }
 
   protected:
+    void changeEvent(QEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
     void bookOpened();
@@ -96,13 +101,14 @@ class MainWindow : public QMainWindow {
     ComparePage* compare_;
     LogbookPage* logbook_;
     KitchenPage* kitchen_;
-    QWidget* access_; ///< why the book can only be read, and a copy that can be written
-    QLabel* accessWords_;
-    QWidget* cutOff_; ///< a run that the book holds unfinished
-    QLabel* cutOffWords_;
+    WarningLine* access_;  ///< why the book can only be read, and a copy that can be written
+    WarningLine* outside_; ///< the file is not as it was left
+    WarningLine* cutOff_;  ///< a run that the book holds unfinished
     QLabel* notice_;
     GuideWindow* guide_ = nullptr;
+    const look::Theme* drawnIn_ = &look::windowTheme();
     QPointer<QDialog> day_; ///< a day of tests, beside the window
+    QPointer<QAbstractButton> keyOn_;
 };
 
 } // namespace dynamet::app

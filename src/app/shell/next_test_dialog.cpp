@@ -3,10 +3,10 @@
 
 #include "app/shell/next_test_dialog.h"
 
+#include "app/widgets/scrolled.h"
 #include "book/recipe_request.h"
 #include "words/evidence_words.h"
 
-#include <QMetaObject>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -25,14 +25,13 @@ NextTestDialog::NextTestDialog(Document& document, QWidget* parent)
     auto* close = new QPushButton(QStringLiteral("Close"));
     connect(close, &QPushButton::clicked, this, &QDialog::reject);
     box->addWidget(close, 0, Qt::AlignRight);
-    resize(820, 420);
-    pool_.setMaxThreadCount(1);
+    resizeOnScreen(*this, {820, 420});
     work();
 }
 
 NextTestDialog::~NextTestDialog() {
     stop_.request_stop();
-    pool_.waitForDone();
+    beside_.finish();
 }
 
 void NextTestDialog::work() {
@@ -45,15 +44,15 @@ void NextTestDialog::work() {
     }
     const auto total = requests.size();
     says_->setText(QStringLiteral("Working it out for %1 recipes…").arg(total));
-    pool_.start([this, requests, stop = stop_.get_token(), total] {
+    beside_.start([this, requests, stop = stop_.get_token(), total] {
         const auto tests = translate::nextTests(requests, stop, [this, total](int done) {
-            QMetaObject::invokeMethod(this, [this, done, total] {
+            beside_.hand([this, done, total] {
                 says_->setText(QStringLiteral("%1 of %2 recipes…").arg(done).arg(total));
             });
         });
         if (stop.stop_requested())
             return;
-        QMetaObject::invokeMethod(this, [this, tests] {
+        beside_.hand([this, tests] {
             QVector<QStringList> rows;
             for (const translate::NextTest& one : tests)
                 rows.push_back(

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/document/beside.h"
 #include "app/document/document.h"
 #include "app/widgets/text_table.h"
 
@@ -10,7 +11,6 @@
 
 #include <QDialog>
 #include <QLabel>
-#include <QThreadPool>
 
 namespace dynamet::app {
 
@@ -28,7 +28,7 @@ class NextTestDialog : public QDialog {
     QLabel* says_;
     TextTable* table_;
     std::stop_source stop_;
-    QThreadPool pool_;
+    Beside beside_;
 };
 
 } // namespace dynamet::app

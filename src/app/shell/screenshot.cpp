@@ -31,13 +31,16 @@ bool showRatePage(MainWindow& window, const QString& view) {
         RatePage::Page page;
         const char* protocol;
     };
-    static constexpr Shown kShown[] = {{"griddle-map", "griddle", RatePage::bench, "surface-map"},
-                                       {"wood-oven", "vault", RatePage::bench, "burn-down"},
-                                       {"find", "yard-grill", RatePage::find, ""},
-                                       {"drift", "yard-grill", RatePage::drift, ""},
-                                       {"heat-plane", "deck", RatePage::plane, ""},
-                                       {"thermometers", "deck", RatePage::thermometers, ""},
-                                       {"coals", "camp-pot", RatePage::coals, ""}};
+    static constexpr Shown kShown[] = {
+        {"rate-grill", "yard-grill", RatePage::bench, "zone-sweep"},
+        {"rate-burner", "front-burner", RatePage::bench, "water-heat-up"},
+        {"griddle-map", "griddle", RatePage::bench, "surface-map"},
+        {"wood-oven", "vault", RatePage::bench, "burn-down"},
+        {"find", "yard-grill", RatePage::find, ""},
+        {"drift", "yard-grill", RatePage::drift, ""},
+        {"heat-plane", "deck", RatePage::plane, ""},
+        {"thermometers", "deck", RatePage::thermometers, ""},
+        {"coals", "camp-pot", RatePage::coals, ""}};
     for (const Shown& shown : kShown) {
         if (view != QLatin1String(shown.view))
             continue;
@@ -68,6 +71,7 @@ bool pictureRecipe(MainWindow& window, const QString& file) {
     RecipeDialog dialog(window.document(), *recipe, &window);
     dialog.show();
     settle(window);
+    dialog.resize(1000, dialog.height()); // as on a screen of today
     return dialog.grab().save(file, "PNG");
 }
 
@@ -172,17 +176,29 @@ void showCook(MainWindow& window) {
 } // namespace
 
 QStringList viewNames() {
-    return {QStringLiteral("first-start"),   QStringLiteral("rate"),
-            QStringLiteral("rate-grill"),    QStringLiteral("griddle-map"),
-            QStringLiteral("wood-oven"),     QStringLiteral("find"),
-            QStringLiteral("drift"),         QStringLiteral("heat-plane"),
-            QStringLiteral("thermometers"),  QStringLiteral("translate"),
-            QStringLiteral("translate-row"), QStringLiteral("translate-stages"),
-            QStringLiteral("recipe"),        QStringLiteral("kitchen"),
-            QStringLiteral("coals"),         QStringLiteral("words"),
-            QStringLiteral("live"),          QStringLiteral("test-day"),
-            QStringLiteral("plan"),          QStringLiteral("cook"),
-            QStringLiteral("compare"),       QStringLiteral("judge"),
+    return {QStringLiteral("first-start"),
+            QStringLiteral("rate"),
+            QStringLiteral("rate-grill"),
+            QStringLiteral("rate-burner"),
+            QStringLiteral("griddle-map"),
+            QStringLiteral("wood-oven"),
+            QStringLiteral("find"),
+            QStringLiteral("drift"),
+            QStringLiteral("heat-plane"),
+            QStringLiteral("thermometers"),
+            QStringLiteral("translate"),
+            QStringLiteral("translate-row"),
+            QStringLiteral("translate-stages"),
+            QStringLiteral("recipe"),
+            QStringLiteral("kitchen"),
+            QStringLiteral("coals"),
+            QStringLiteral("words"),
+            QStringLiteral("live"),
+            QStringLiteral("test-day"),
+            QStringLiteral("plan"),
+            QStringLiteral("cook"),
+            QStringLiteral("compare"),
+            QStringLiteral("judge"),
             QStringLiteral("logbook")};
 }
 
@@ -193,9 +209,6 @@ bool writePicture(MainWindow& window, const QString& view, const QString& file) 
         window.go(MainWindow::rate);
         window.lineUp().select("deck");
         window.ratePage().showNewestTest();
-    } else if (view == QLatin1String("rate-grill")) {
-        window.go(MainWindow::rate);
-        window.lineUp().select("yard-grill");
     } else if (view == QLatin1String("kitchen")) {
         window.go(MainWindow::kitchen);
     } else if (view == QLatin1String("plan")) {

@@ -3,6 +3,7 @@
 
 #include "app/shell/test_day_dialog.h"
 
+#include "app/widgets/scrolled.h"
 #include "app/widgets/save_path_dialog.h"
 #include "app/widgets/sheet_page.h"
 #include "book/recipe_request.h"
@@ -12,7 +13,6 @@
 
 #include <QFormLayout>
 #include <QHBoxLayout>
-#include <QMetaObject>
 #include <QScrollArea>
 #include <QTime>
 #include <QVBoxLayout>
@@ -41,8 +41,7 @@ TestDayDialog::TestDayDialog(Document& document, QWidget* parent)
       print_(new QPushButton(QStringLiteral("Print…"))) {
     setWindowTitle(QStringLiteral("A test day"));
     setProperty("guide", QStringLiteral("test-day"));
-    resize(980, 600);
-    pool_.setMaxThreadCount(1);
+    resizeOnScreen(*this, {980, 600});
     build();
     takeUp();
     beat_.setInterval(kBeatMs);
@@ -53,7 +52,7 @@ TestDayDialog::TestDayDialog(Document& document, QWidget* parent)
 
 TestDayDialog::~TestDayDialog() {
     stop_.request_stop();
-    pool_.waitForDone();
+    beside_.finish();
 }
 
 void TestDayDialog::build() {
@@ -144,16 +143,16 @@ void TestDayDialog::work() {
     working_ = true;
     const auto total = requests.size();
     says_->setText(QStringLiteral("Asking %1 recipes what they would gain…").arg(total));
-    pool_.start([this, requests, stop = stop_.get_token(), total] {
+    beside_.start([this, requests, stop = stop_.get_token(), total] {
         const auto tests = translate::nextTests(requests, stop, [this, total](int done) {
-            QMetaObject::invokeMethod(this, [this, done, total] {
+            beside_.hand([this, done, total] {
                 says_->setText(QStringLiteral("%1 of %2 recipes asked what they would gain…")
                                    .arg(done)
                                    .arg(total));
             });
         });
         if (!stop.stop_requested())
-            QMetaObject::invokeMethod(this, [this, tests] { takeWorth(tests); });
+            beside_.hand([this, tests] { takeWorth(tests); });
     });
 }
 

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/document/beside.h"
 #include "app/document/document.h"
 #include "app/widgets/text_table.h"
 #include "rating/report/test_day.h"
@@ -13,7 +14,6 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
-#include <QThreadPool>
 #include <QTimer>
 #include <functional>
 #include <set>
@@ -67,7 +67,7 @@ class TestDayDialog : public QDialog {
     std::int64_t beganMs_ = 0;
     bool working_ = false, known_ = false;
     std::stop_source stop_;
-    QThreadPool pool_;
+    Beside beside_;
 };
 
 } // namespace dynamet::app

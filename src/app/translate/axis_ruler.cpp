@@ -22,20 +22,23 @@ AxisRuler::AxisRuler(RowsModel& rows, QWidget* parent) : QWidget(parent), rows_(
 }
 
 void AxisRuler::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    draw(p, width());
+}
+
+void AxisRuler::draw(QPainter& p, int whole) const {
     if (rows_.rows().empty())
         return;
-    QPainter p(this);
     p.setFont(look::textFont(11));
     const double end = rows_.axisEndS();
-    const int wide = width() - 2 * kEdge;
+    const int wide = whole - 2 * kEdge;
     p.fillRect(QRect(kEdge, 2, wide, 1), look::quietInk());
     for (const double mark : translate::axisMarks(end, wide / 90)) {
         const int x = kEdge + static_cast<int>(mark / end * wide);
         p.fillRect(QRect(x, 2, 1, 5), look::quietInk());
         p.setPen(look::quietInk());
         p.drawText(QRect(x == kEdge ? x : x - 40, 7, 80, 16),
-                   QFlags<Qt::AlignmentFlag>(x == kEdge ? Qt::AlignLeft : Qt::AlignHCenter) |
-                       Qt::AlignTop,
+                   static_cast<int>((x == kEdge ? Qt::AlignLeft : Qt::AlignHCenter) | Qt::AlignTop),
                    mark == 0 ? QStringLiteral("0") : toQt(printDuration(mark)));
     }
 }

@@ -15,6 +15,9 @@ class AxisRuler : public QWidget {
   public:
     explicit AxisRuler(RowsModel& rows, QWidget* parent = nullptr);
 
+    /// The axis of the rows `whole` pixels wide, from the painter's origin.
+    void draw(QPainter& painter, int whole) const;
+
   protected:
     void paintEvent(QPaintEvent* event) override;
 

@@ -3,6 +3,7 @@
 
 #include "app/translate/choices_dialog.h"
 
+#include "app/widgets/scrolled.h"
 #include "food/foods.h"
 
 #include <QFormLayout>
@@ -30,11 +31,11 @@ ChoicesDialog::ChoicesDialog(Document& document, const std::string& foodClass, Q
       source_(new QLabel), foot_(new DialogFoot(this)) {
     setWindowTitle(QStringLiteral("House methods"));
     setProperty("guide", QStringLiteral("schools"));
-    resize(760, 680);
+    resizeOnScreen(*this, {760, 680});
     auto* box = new QVBoxLayout(this);
     auto* tabs = new QTabWidget;
-    tabs->addTab(buildSchools(), QStringLiteral("Where cooks disagree"));
-    tabs->addTab(buildScales(), QStringLiteral("Doneness scales"));
+    tabs->addTab(scrolled(buildSchools()), QStringLiteral("Where cooks disagree"));
+    tabs->addTab(scrolled(buildScales()), QStringLiteral("Doneness scales"));
     box->addWidget(tabs, 1);
     box->addWidget(foot_);
     connect(foot_, &DialogFoot::saveWanted, this, &ChoicesDialog::take);

@@ -3,10 +3,8 @@
 
 #include "app/translate/cuts_pane.h"
 
-#include "app/widgets/save_path_dialog.h"
 #include "quantity/parse_duration.h"
 
-#include <QDir>
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
@@ -43,7 +41,7 @@ CutsPane::CutsPane(Document& document, QWidget* parent)
     box->addWidget(view_, 1);
     box->addLayout(line);
     connect(moment_, &QSlider::valueChanged, this, &CutsPane::showMoment);
-    connect(save, &QPushButton::clicked, this, &CutsPane::savePicture);
+    connect(save, &QPushButton::clicked, this, [this] { keepPicture(document_, this, *view_); });
 }
 
 void CutsPane::showCuts(const translate::Prepared& prepared, const translate::Row& row,
@@ -67,19 +65,6 @@ void CutsPane::showMoment(int place) {
     const double at = translate::momentAt(view_->lastMomentS(), place, kMoments);
     view_->setMoment(at);
     when_->setText(QStringLiteral("after %1").arg(toQt(printDuration(at))));
-}
-
-void CutsPane::savePicture() {
-    SavePathDialog dialog(QStringLiteral("Picture of the cut"), QStringLiteral("File of the cut"),
-                          QDir::home().filePath(QStringLiteral("cut.svg")),
-                          QStringLiteral("Pictures (*.svg *.png)"), this);
-    if (dialog.exec() != QDialog::Accepted || dialog.path().isEmpty())
-        return;
-    const QString problem = view_->save(dialog.path());
-    document_.say(problem.isEmpty()
-                      ? QStringLiteral("Written: %1").arg(dialog.path())
-                      : QStringLiteral("%1 could not be written (%2); nothing was changed.")
-                            .arg(dialog.path(), problem));
 }
 
 } // namespace dynamet::app

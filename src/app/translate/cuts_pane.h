@@ -25,7 +25,6 @@ class CutsPane : public QWidget {
 
   private:
     void showMoment(int place);
-    void savePicture();
     Document& document_;
     CutView* view_;
     QSlider* moment_;

@@ -22,13 +22,6 @@ int placeOf(const Range& all, const std::string& id) {
     return at == all.end() ? -1 : static_cast<int>(at - all.begin());
 }
 
-/// Of a pan or shelf; may stay empty.
-QuantityKind areaKind(const Units& units) {
-    constexpr double kSquareInch = 6.4516e-4, kSquareCentimetre = 1e-4;
-    return units.inches ? kinds::number(QStringLiteral("in²"), kSquareInch, 0.2, 800, true)
-                        : kinds::number(QStringLiteral("cm²"), kSquareCentimetre, 1, 5000, true);
-}
-
 heat::Shape shapeOf(const food::Food& food) {
     return heat::shapeOf(food.shape).value_or(heat::Shape::slab);
 }
@@ -92,11 +85,12 @@ void PieceDialog::buildMeasures() {
             .arg(toQt(printLength(0.030, units.inches)), toQt(printLength(0.036, units.inches))));
     pieces_ = addCount(QStringLiteral("How many pieces"), static_cast<int>(recipe::kMostPieces),
                        piece.pieces);
-    covers_ = addQuantity(QStringLiteral("Each takes up"), areaKind(units),
+    covers_ = addQuantity(QStringLiteral("Each takes up"), kinds::area(units, 1e-4, 0.5, true),
                           piece.coversM2 > 0 ? std::optional(piece.coversM2) : std::nullopt);
     covers_->edit().setPlaceholderText(
         QStringLiteral("not known: batches are then as you say below"));
-    beside_ = addQuantity(QStringLiteral("Other food beside it takes up"), areaKind(units),
+    beside_ = addQuantity(QStringLiteral("Other food beside it takes up"),
+                          kinds::area(units, 1e-4, 0.5, true),
                           piece.besideM2 > 0 ? std::optional(piece.besideM2) : std::nullopt);
     beside_->edit().setPlaceholderText(QStringLiteral("nothing"));
     rounds_ = addCount(QStringLiteral("Batches, one after another"), 20, piece.rounds);

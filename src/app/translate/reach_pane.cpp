@@ -4,6 +4,7 @@
 #include "app/translate/reach_pane.h"
 
 #include "app/translate/row_delegate.h"
+#include "app/widgets/kept_picture.h"
 #include "app/widgets/save_path_dialog.h"
 #include "app/widgets/sheet_page.h"
 
@@ -13,6 +14,29 @@
 #include <QVBoxLayout>
 
 namespace dynamet::app {
+namespace {
+
+/// The page of the rows: as a picture it is all rows over their time axis.
+class RowsOnAxis : public QWidget, public Drawn {
+  public:
+    RowsOnAxis(const QListView& list, const AxisRuler& ruler) : list_(list), ruler_(ruler) {
+        setAccessibleName(QStringLiteral("Rows on their time axis"));
+    }
+    QSize drawnSize() const override {
+        return {list_.width(), rowsHeight(list_, list_.width()) + ruler_.height()};
+    }
+    void drawOn(QPainter& painter) override {
+        drawRows(list_, painter, list_.width());
+        painter.translate(0, rowsHeight(list_, list_.width()));
+        ruler_.draw(painter, list_.width());
+    }
+
+  private:
+    const QListView& list_;
+    const AxisRuler& ruler_;
+};
+
+} // namespace
 
 ReachPane::ReachPane(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), model_(new RowsModel(document, this)),
@@ -59,7 +83,7 @@ ReachPane::ReachPane(Document& document, QWidget* parent)
 }
 
 QWidget* ReachPane::buildList() {
-    auto* page = new QWidget;
+    auto* page = new RowsOnAxis(*list_, *ruler_);
     auto* box = new QVBoxLayout(page);
     box->setContentsMargins(0, 0, 0, 0);
     list_->setModel(model_);

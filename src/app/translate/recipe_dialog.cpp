@@ -3,6 +3,7 @@
 
 #include "app/translate/recipe_dialog.h"
 
+#include "app/widgets/scrolled.h"
 #include "book/recipe_request.h"
 #include "quantity/parse_duration.h"
 #include "words/likeness_words.h"
@@ -10,7 +11,6 @@
 #include <QFormLayout>
 #include <QLabel>
 #include <QScreen>
-#include <QScrollArea>
 #include <QTimer>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -24,20 +24,17 @@ RecipeDialog::RecipeDialog(Document& document, const recipe::Recipe& recipe, QWi
       stagesBox_(new QVBoxLayout(stages_)), foot_(new DialogFoot(this)) {
     setWindowTitle(QStringLiteral("The recipe"));
     setProperty("guide", QStringLiteral("translate"));
-    auto* box = new QVBoxLayout(this);
+    auto* all = new QVBoxLayout(this);
+    auto* content = new QWidget;
+    auto* box = new QVBoxLayout(content);
+    box->setContentsMargins(0, 0, 0, 0);
     box->addLayout(buildHead());
     auto* overline = new QLabel(QStringLiteral("STAGES, IN COOKING ORDER"));
     overline->setObjectName(QStringLiteral("overline"));
     box->addWidget(overline);
     stagesBox_->setContentsMargins(0, 0, 0, 0);
     stagesBox_->setSpacing(0);
-    auto* scroll = new QScrollArea;
-    scroll->setWidgetResizable(true);
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setWidget(stages_);
-    stages_->setAutoFillBackground(false);
-    scroll->viewport()->setAutoFillBackground(false);
-    box->addWidget(scroll, 1);
+    box->addWidget(stages_, 1);
     auto* add = new QPushButton(QStringLiteral("Add a stage before the last"));
     add->setAccessibleName(QStringLiteral("Add a stage before the last"));
     connect(add, &QPushButton::clicked, this, &RecipeDialog::addStage);
@@ -45,7 +42,8 @@ RecipeDialog::RecipeDialog(Document& document, const recipe::Recipe& recipe, QWi
     box->addLayout(buildTook());
     box->addLayout(buildRest());
     box->addLayout(buildJudged());
-    box->addWidget(foot_);
+    all->addWidget(scrolled(content), 1);
+    all->addWidget(foot_);
     connect(foot_, &DialogFoot::saveWanted, this, &RecipeDialog::take);
     showStages(recipe.stages);
 }
@@ -172,11 +170,15 @@ void RecipeDialog::showStages(const std::vector<recipe::Stage>& stages) {
 
 /// As high as its stages need, as far as the screen goes.
 void RecipeDialog::fit() {
-    constexpr int kWidth = 980, kAround = 440, kEdge = 40;
+    constexpr int kWidth = 980, kAround = 440, kEdge = 40, kBeside = 48, kSmallScreen = 700;
     const QSize room = screen()->availableGeometry().size() - QSize(kEdge, kEdge);
     stagesBox_->activate();
     const int wanted = kAround + stages_->sizeHint().height();
-    resize(std::min(kWidth, room.width()), std::min(wanted, room.height()));
+    // Sideways scrolling only where there is no help for it (a screen at 200 %).
+    const int needs = stages_->parentWidget()->minimumSizeHint().width() + kBeside;
+    const int wide = std::min(kWidth, room.width());
+    resize(room.width() < kSmallScreen ? wide : std::max(wide, needs),
+           std::min(wanted, room.height()));
 }
 
 std::optional<std::vector<recipe::Stage>> RecipeDialog::typedStages() {

@@ -188,7 +188,9 @@ void RowPane::showRow(const translate::Row& row) {
     title_->setText(toQt(words::rowTitle(row, document_.kitchen(), units)));
     pull_->setText(row.reached ? toQt(words::pullWords(row, units))
                                : toQt(words::reasonWords(row, units)));
-    times_->setText(row.reached ? toQt(words::timeWords(row)) : QString());
+    const QString times = row.reached ? toQt(words::timeWords(row)) : QString();
+    const auto unit = times.lastIndexOf(u' '); // never alone on a line
+    times_->setText(unit < 0 ? times : QString(times).replace(unit, 1, QChar(QChar::Nbsp)));
     times_->setVisible(row.reached);
     QStringList stages, warnings;
     for (const std::string& line : words::rowStageLines(row, *rows_.prepared(), units))

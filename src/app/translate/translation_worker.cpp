@@ -5,24 +5,21 @@
 
 #include "app/document/qt_text.h"
 
-#include <QMetaObject>
 #include <algorithm>
 
 namespace dynamet::app {
 
-TranslationWorker::TranslationWorker(QObject* parent) : QObject(parent) {
-    pool_.setMaxThreadCount(2);
-}
+TranslationWorker::TranslationWorker(QObject* parent) : QObject(parent) {}
 
 TranslationWorker::~TranslationWorker() {
     cancel();
-    pool_.waitForDone();
+    beside_.finish();
 }
 
 void TranslationWorker::cancel() {
     stop_.request_stop();
     triedStop_.request_stop();
-    pool_.clear();
+    beside_.clear();
     ++id_;
     ++detailId_;
     ++triedId_;
@@ -38,7 +35,7 @@ void TranslationWorker::askTried(const translate::Row& row, const translate::Tri
     triedStop_ = std::stop_source();
     triedPending_ = true;
     const quint64 id = ++triedId_;
-    pool_.start(
+    beside_.start(
         [this, id, row, tried, prepared = prepared_, stop = triedStop_.get_token()] {
             translate::Row is = rowTried(*prepared, row, tried, stop);
             auto detail = std::make_shared<translate::RowDetail>();
@@ -46,14 +43,13 @@ void TranslationWorker::askTried(const translate::Row& row, const translate::Tri
                 if (auto outcome = fullOutcome(*prepared, is, stop))
                     detail->outcome = std::move(*outcome);
             const auto answer = [&](bool last) {
-                QMetaObject::invokeMethod(
-                    this, [this, id, is, last,
-                           detail = std::shared_ptr<const translate::RowDetail>(detail)] {
-                        if (id != triedId_)
-                            return;
-                        triedPending_ = triedPending_ && !last;
-                        emit triedReady(is, detail);
-                    });
+                beside_.hand([this, id, is, last,
+                              detail = std::shared_ptr<const translate::RowDetail>(detail)] {
+                    if (id != triedId_)
+                        return;
+                    triedPending_ = triedPending_ && !last;
+                    emit triedReady(is, detail);
+                });
             };
             if (stop.stop_requested())
                 return;
@@ -71,11 +67,11 @@ void TranslationWorker::askDetail(const translate::Row& row) {
     detailPending_ = true;
     const quint64 id = ++detailId_;
     // Before the rows that still wait: somebody is looking at this one.
-    pool_.start(
+    beside_.start(
         [this, id, row, prepared = prepared_, stop = stop_.get_token()] {
             auto detail = std::make_shared<const translate::RowDetail>(
                 translate::detailOf(*prepared, row, stop));
-            QMetaObject::invokeMethod(this, [this, id, row, detail] {
+            beside_.hand([this, id, row, detail] {
                 if (id != detailId_)
                     return;
                 emit detailReady(row, detail);
@@ -83,7 +79,7 @@ void TranslationWorker::askDetail(const translate::Row& row) {
             auto more = std::make_shared<translate::RowDetail>(*detail);
             if (!stop.stop_requested() && row.reached && !prepared->request.moved)
                 more->ways = translate::waysOn(*prepared, row, 3, stop);
-            QMetaObject::invokeMethod(this, [this, id, row, more] {
+            beside_.hand([this, id, row, more] {
                 if (id != detailId_)
                     return;
                 detailPending_ = false;
@@ -100,21 +96,19 @@ void TranslationWorker::start(const translate::Request& request,
     prepared_.reset();
     total_ = pending_ = 1;
     const quint64 id = id_;
-    pool_.start([this, id, request, first, stop = stop_.get_token()] {
+    beside_.start([this, id, request, first, stop = stop_.get_token()] {
         auto prepared = translate::prepare(request, stop);
         if (!prepared) {
-            QMetaObject::invokeMethod(this,
-                                      [this, id, reason = toQt(prepared.error(), request.units)] {
-                                          if (id != id_)
-                                              return;
-                                          pending_ = 0;
-                                          emit failed(reason);
-                                      });
+            beside_.hand([this, id, reason = toQt(prepared.error(), request.units)] {
+                if (id != id_)
+                    return;
+                pending_ = 0;
+                emit failed(reason);
+            });
             return;
         }
         auto shared = std::make_shared<const translate::Prepared>(std::move(*prepared));
-        QMetaObject::invokeMethod(this,
-                                  [this, id, shared, first] { takePrepared(id, shared, first); });
+        beside_.hand([this, id, shared, first] { takePrepared(id, shared, first); });
     });
 }
 
@@ -135,22 +129,21 @@ void TranslationWorker::takePrepared(quint64 id, PreparedPointer prepared,
     emit preparedReady();
     for (const HeldRow& row : first) // before any search: what it does at the setting it has now
         if (!row.setting.values.empty())
-            pool_.start([this, id, prepared, row, stop = stop_.get_token()] {
+            beside_.start([this, id, prepared, row, stop = stop_.get_token()] {
                 const translate::Row quick =
                     solveRowAt(*prepared, row.target, row.setting, row.stageS, stop, row.guessS);
                 if (!stop.stop_requested())
-                    QMetaObject::invokeMethod(this,
-                                              [this, id, quick] { takeRow(id, quick, false); });
+                    beside_.hand([this, id, quick] { takeRow(id, quick, false); });
             });
     for (const translate::Target& target : order) {
-        pool_.start([this, id, prepared, target, stop = stop_.get_token()] {
+        beside_.start([this, id, prepared, target, stop = stop_.get_token()] {
             translate::Row row = translate::solveRow(*prepared, target, stop);
             if (stop.stop_requested())
                 return;
-            QMetaObject::invokeMethod(this, [this, id, row] { takeRow(id, row, false); });
+            beside_.hand([this, id, row] { takeRow(id, row, false); });
             translate::addWindow(*prepared, row, stop);
             if (!stop.stop_requested())
-                QMetaObject::invokeMethod(this, [this, id, row] { takeRow(id, row, true); });
+                beside_.hand([this, id, row] { takeRow(id, row, true); });
         });
     }
 }

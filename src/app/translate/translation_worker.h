@@ -3,10 +3,10 @@
 
 #pragma once
 
+#include "app/document/beside.h"
 #include "translate/translate.h"
 
 #include <QObject>
-#include <QThreadPool>
 #include <memory>
 #include <stop_token>
 
@@ -56,7 +56,7 @@ class TranslationWorker : public QObject {
   private:
     void takePrepared(quint64 id, PreparedPointer prepared, const std::vector<HeldRow>& first);
     void takeRow(quint64 id, const translate::Row& row, bool complete);
-    QThreadPool pool_;
+    Beside beside_{2};
     quint64 id_ = 0, detailId_ = 0, triedId_ = 0;
     bool detailPending_ = false, triedPending_ = false;
     std::stop_source stop_, triedStop_;

@@ -274,6 +274,8 @@ std::optional<translate::Request> WrittenPane::request() const {
 }
 
 void WrittenPane::askQuick() {
+    if (line_->text().trimmed().isEmpty())
+        return;
     const auto read = recipe::readQuickLine(toStd(line_->text()), document_.kitchen(),
                                             document_.units().temperature());
     understood_->show();

@@ -5,7 +5,6 @@
 
 #include "app/look/cut_palette.h"
 #include "app/look/palette.h"
-#include "app/widgets/picture_file.h"
 
 #include <QPainter>
 #include <QPainterPath>
@@ -185,16 +184,6 @@ void CutView::paintInto(QPainter& painter, const QRectF& area) const {
 void CutView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     paintInto(painter, rect());
-}
-
-QString CutView::save(const QString& path) const {
-    constexpr QSize kPicture{960, 360};
-    const bool svg = path.endsWith(QStringLiteral(".svg"), Qt::CaseInsensitive);
-    return writePicture(path, svg ? PictureKind::svg : PictureKind::png, kPicture,
-                        accessibleDescription(), [&](QPainter& painter) {
-                            painter.fillRect(QRect(QPoint(0, 0), kPicture), look::surface());
-                            paintInto(painter, QRectF(QPointF(0, 0), kPicture));
-                        });
 }
 
 } // namespace dynamet::app

@@ -3,6 +3,7 @@
 
 #pragma once
 
+#include "app/widgets/kept_picture.h"
 #include "cook/cut.h"
 
 #include <QWidget>
@@ -19,8 +20,8 @@ struct CutShown {
 
 /// The food as it would look when cut: highest temperature so far as doneness colour, a dashed line
 /// where it greyed, the crust on its faces; one cut, or the recipe's beside the target's on one
-/// scale. Painted the same on screen, PNG and SVG.
-class CutView : public QWidget {
+/// scale. Painted the same on screen and in files.
+class CutView : public QWidget, public Drawn {
     Q_OBJECT
   public:
     explicit CutView(QWidget* parent = nullptr);
@@ -30,8 +31,8 @@ class CutView : public QWidget {
     void setMoment(std::optional<double> timeS);
     double lastMomentS() const;
     void paintInto(QPainter& painter, const QRectF& area) const;
-    /// Writes a picture by the file's ending, .svg or .png. Empty when done, else the reason.
-    QString save(const QString& path) const;
+    QSize drawnSize() const override { return {960, 360}; }
+    void drawOn(QPainter& painter) override { paintInto(painter, QRectF({}, drawnSize())); }
 
   protected:
     void paintEvent(QPaintEvent*) override;

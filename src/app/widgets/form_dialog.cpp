@@ -24,6 +24,7 @@ FormDialog::FormDialog(Document& document, const QString& title, QWidget* parent
     form_->setFieldGrowthPolicy(QFormLayout::AllNonFixedFieldsGrow);
     body_->setLayout(form_);
     auto* scroll = new QScrollArea; // a low screen
+    scroll->setFocusPolicy(Qt::NoFocus);
     scroll->setWidgetResizable(true);
     scroll->setFrameShape(QFrame::NoFrame);
     scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);

@@ -10,11 +10,13 @@
 
 namespace dynamet::app {
 
-enum class PictureKind { svg, png };
+/// What a file dialog offers for a picture.
+QString pictureFilter();
 
-/// Writes what `paint` draws into `size`, a PNG with twice the pixels; the file is there whole or
-/// not at all. Empty when done, else the reason.
-QString writePicture(const QString& path, PictureKind kind, QSize size, const QString& title,
+/// Writes what `paint` draws into `size` on paper: .svg and .pdf in lines and letters, .png with
+/// twice the pixels; the ending says which. The file is there whole or not at all. Empty when done,
+/// else the reason.
+QString writePicture(const QString& path, QSize size, const QString& title,
                      const std::function<void(QPainter&)>& paint);
 
 } // namespace dynamet::app

@@ -5,6 +5,8 @@
 
 #include "app/look/palette.h"
 
+#include <QPicture>
+
 namespace dynamet::app {
 
 Plot::Plot(QWidget* parent) : QCustomPlot(parent) {
@@ -65,15 +67,54 @@ void Plot::fillVisible() {
         }
 }
 
-/// Another look: axes and ground follow it at once, lines when they are drawn anew.
+void Plot::recolour(const look::Theme& theme) {
+    const auto pen = [&](QPen was) {
+        was.setColor(twinIn(theme, was.color()));
+        return was;
+    };
+    const auto brush = [&](QBrush was) {
+        was.setColor(twinIn(theme, was.color()));
+        return was;
+    };
+    setBackground(theme.surface);
+    for (QCPAxisRect* rect : axisRects())
+        for (QCPAxis* axis : rect->axes()) {
+            axis->setBasePen(pen(axis->basePen()));
+            axis->setTickPen(pen(axis->tickPen()));
+            axis->setTickLabelColor(twinIn(theme, axis->tickLabelColor()));
+            axis->setLabelColor(twinIn(theme, axis->labelColor()));
+            axis->grid()->setPen(pen(axis->grid()->pen()));
+            axis->grid()->setZeroLinePen(pen(axis->grid()->zeroLinePen()));
+        }
+    for (int i = 0; i < graphCount(); ++i) {
+        QCPGraph& line = *graph(i);
+        line.setPen(pen(line.pen()));
+        line.setBrush(brush(line.brush()));
+        QCPScatterStyle marks = line.scatterStyle();
+        marks.setPen(pen(marks.pen()));
+        marks.setBrush(brush(marks.brush()));
+        line.setScatterStyle(marks);
+    }
+}
+
 void Plot::changeEvent(QEvent* event) {
     QCustomPlot::changeEvent(event);
     if (event->type() != QEvent::PaletteChange)
         return;
-    setBackground(look::surface());
-    for (QCPAxisRect* rect : axisRects())
-        dress(*rect);
+    recolour(look::theme());
     replot(QCustomPlot::rpQueuedReplot);
+}
+
+/// By way of a record of what is drawn: its painter is one of its own kind.
+void Plot::drawOn(QPainter& painter) {
+    recolour(look::theme());
+    QPicture record;
+    QCPPainter recorder(&record);
+    recorder.setMode(QCPPainter::pmVectorized);
+    toPainter(&recorder, width(), height());
+    recorder.end();
+    recolour(look::windowTheme());
+    painter.drawPicture(0, 0, record);
 }
 
 void Plot::resizeEvent(QResizeEvent* event) {

@@ -4,6 +4,8 @@
 #pragma once
 
 #include "app/document/qt_text.h"
+#include "app/look/theme.h"
+#include "app/widgets/kept_picture.h"
 #include "trace/pyramid.h"
 
 #include <QColor>
@@ -13,7 +15,7 @@
 namespace dynamet::app {
 
 /// A quiet plot in the app's look: no frame, ink axes, grid in rule colour.
-class Plot : public QCustomPlot {
+class Plot : public QCustomPlot, public Drawn {
     Q_OBJECT
   public:
     explicit Plot(QWidget* parent = nullptr);
@@ -22,6 +24,8 @@ class Plot : public QCustomPlot {
     /// extremes kept, and drawn anew from the trace's pyramid when the view or the size changes.
     QCPGraph* addLine(QCPAxisRect* rect, const Series& kelvins, const QColor& colour, Units units,
                       Qt::PenStyle style = Qt::SolidLine, bool difference = false);
+    QSize drawnSize() const override { return size(); }
+    void drawOn(QPainter& painter) override;
 
   protected:
     void resizeEvent(QResizeEvent* event) override;
@@ -37,6 +41,8 @@ class Plot : public QCustomPlot {
     /// Gives a graph what of its trace can be seen between two times, s.
     void fill(const Trace& trace, double fromS, double toS) const;
     void fillVisible();
+    /// Lines, marks and axes in the colours of a look.
+    void recolour(const look::Theme& theme);
     std::vector<Trace> traces_;
 };
 

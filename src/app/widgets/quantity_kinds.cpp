@@ -67,6 +67,14 @@ QuantityKind difference(const Units& units, double highK) {
         [unit](double k) { return toQt(printDifference(KelvinDelta(k), unit)); }, 0, highK, false);
 }
 
+QuantityKind area(const Units& units, double lowM2, double highM2, bool mayBeEmpty) {
+    const double one = units.inches ? 6.4516e-4 : 1e-4;
+    const QuantityKind shown =
+        number(units.inches ? QStringLiteral("in²") : QStringLiteral("cm²"), one, 0, 0);
+    return limited([one](const std::string& typed) { return parseAreaM2(typed, one); }, shown.show,
+                   lowM2, highM2, mayBeEmpty);
+}
+
 QuantityKind mass(double highKg, bool mayBeEmpty) {
     return limited(
         [](const std::string& typed) { return parseMassKg(typed, 1e-3); },

@@ -16,6 +16,8 @@ QuantityKind height(const Units& units);
 QuantityKind temperature(const Units& units, double lowC, double highC, bool mayBeEmpty = false);
 /// A difference of temperatures, K.
 QuantityKind difference(const Units& units, double highK);
+/// Of a pan or shelf: cm², or in².
+QuantityKind area(const Units& units, double lowM2, double highM2, bool mayBeEmpty = false);
 QuantityKind mass(double highKg, bool mayBeEmpty = false);
 QuantityKind power(double highW, bool mayBeEmpty = false);
 QuantityKind duration(double highS, bool mayBeEmpty = false);

@@ -3,6 +3,8 @@
 
 #include "app/widgets/save_path_dialog.h"
 
+#include "app/widgets/scrolled.h"
+
 #include <QDialogButtonBox>
 #include <QDir>
 #include <QFileDialog>
@@ -17,7 +19,7 @@ SavePathDialog::SavePathDialog(const QString& title, const QString& fieldName, c
     : QDialog(parent), path_(new QLineEdit(path)) {
     setProperty("guide", QStringLiteral("book"));
     setWindowTitle(title);
-    resize(520, 110);
+    resizeOnScreen(*this, {520, 110});
     auto* box = new QVBoxLayout(this);
     auto* row = new QHBoxLayout;
     path_->setAccessibleName(fieldName);
