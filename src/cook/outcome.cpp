@@ -9,6 +9,12 @@
 
 namespace dynamet::cook {
 
+double Outcome::crisp() const {
+    constexpr double kHalfCrispM = 0.5e-3;
+    const double dryM = dryLayerM[darkerFace()];
+    return dryM / (dryM + kHalfCrispM);
+}
+
 double crustDistance(const Outcome& a, const Outcome& b) {
     return std::max(food::crustDistance(a.darker(), b.darker()),
                     food::crustDistance(a.paler(), b.paler()));

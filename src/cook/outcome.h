@@ -88,6 +88,10 @@ struct Outcome {
     double paler() const {
         return topAlone || browning[1] < browning[0] ? browning[1] : browning[0];
     }
+    std::size_t darkerFace() const { return !topAlone && browning[0] > browning[1] ? 0 : 1; }
+    /// How crisp the darker face is as it is served, from 0 to 1: the share of a dry layer in it
+    /// and half a millimetre more (our own measure, to compare by; the layer is an effective one).
+    double crisp() const;
     double weightLossShare = 0; ///< all water that left, of the raw weight
     double waterLossShare() const { return evaporatedShare + juiceShare; }
 };

@@ -43,10 +43,16 @@ Eigen::MatrixXd factorOf(const MenuProblem& menu, const Plan& plan) {
            (lower * ldlt.vectorD().cwiseMax(0).cwiseSqrt().asDiagonal()).eval();
 }
 
+/// What ends in the plan before something else can begin, and the minutes between the two that may
+/// be lost.
+struct Before {
+    std::size_t dish = 0;
+    int spare = 0;
+};
 /// Two uses that cannot be at once, the first before the second in the plan.
 struct Follows {
-    std::size_t first = 0, second = 0;
-    int apart = 0;
+    Before first;
+    std::size_t second = 0;
 };
 
 std::vector<Follows> followersIn(const MenuProblem& menu, const Plan& plan) {
@@ -54,12 +60,6 @@ std::vector<Follows> followersIn(const MenuProblem& menu, const Plan& plan) {
     for (std::size_t a = 0; a < plan.dishes.size(); ++a)
         for (std::size_t b = 0; b < plan.dishes.size(); ++b) {
             const Way &one = wayOf(menu, plan, a).way, &other = wayOf(menu, plan, b).way;
-            for (const Holding& pan : one.holdings)
-                for (const Holding& next : other.holdings)
-                    if (a != b && pan.vessel == next.vessel && !pan.untilServed &&
-                        menu.problem.vessels[static_cast<std::size_t>(pan.vessel)] == 1 &&
-                        spanOf(pan, plan.dishes[a]).to <= spanOf(next, plan.dishes[b]).from)
-                        out.push_back({a, b, 0});
             for (const Use& use : one.uses)
                 for (const Use& next : other.uses) {
                     if (a == b || use.waits || next.waits || use.resource != next.resource)
@@ -69,11 +69,57 @@ std::vector<Follows> followersIn(const MenuProblem& menu, const Plan& plan) {
                     const bool alike = use.setting == next.setting;
                     if (alike && (use.zone != next.zone || use.demand + next.demand <= on.room))
                         continue;
-                    if (spanOf(use, plan.dishes[a]).to <= spanOf(next, plan.dishes[b]).from)
-                        out.push_back({a, b, on.changeBetween(use.setting, next.setting)});
+                    const int between =
+                        spanOf(next, plan.dishes[b]).from - spanOf(use, plan.dishes[a]).to;
+                    if (between >= 0) {
+                        const int change = on.changeBetween(use.setting, next.setting);
+                        out.push_back({{a, std::max(0, between - change)}, b});
+                    }
                 }
         }
     return out;
+}
+
+/// A dish that takes one of several pans alike: of the dishes that are emptied from them before,
+/// all but so many must be.
+struct TakesPan {
+    std::vector<Before> after;
+    std::size_t mayStillHold = 0;
+};
+
+/// [dish] by the plan.
+std::vector<std::vector<TakesPan>> pansIn(const MenuProblem& menu, const Plan& plan) {
+    std::vector<std::vector<TakesPan>> out(plan.dishes.size());
+    for (std::size_t d = 0; d < plan.dishes.size(); ++d)
+        for (const Holding& pan : wayOf(menu, plan, d).way.holdings) {
+            const int taken = spanOf(pan, plan.dishes[d]).from;
+            TakesPan takes;
+            int free = menu.problem.vessels[static_cast<std::size_t>(pan.vessel)] - 1;
+            for (std::size_t other = 0; other < plan.dishes.size(); ++other)
+                for (const Holding& held : wayOf(menu, plan, other).way.holdings) {
+                    if (other == d || held.vessel != pan.vessel)
+                        continue;
+                    const Span span = spanOf(held, plan.dishes[other]);
+                    if (span.to <= taken)
+                        takes.after.push_back({other, taken - span.to});
+                    else if (span.from <= taken)
+                        --free;
+                }
+            takes.mayStillHold = static_cast<std::size_t>(std::max(0, free));
+            if (takes.after.size() > takes.mayStillHold)
+                out[d].push_back(std::move(takes));
+        }
+    return out;
+}
+
+/// How much later than planned a pan is free, from how much later each dish is emptied.
+double freeLater(const TakesPan& takes, const std::vector<double>& later) {
+    std::vector<double> all;
+    for (const Before& one : takes.after)
+        all.push_back(later[one.dish] - one.spare);
+    const auto nth = all.begin() + static_cast<std::ptrdiff_t>(takes.mayStillHold);
+    std::nth_element(all.begin(), nth, all.end(), std::greater<>());
+    return *nth;
 }
 
 } // namespace
@@ -82,6 +128,7 @@ Chance chanceOf(const MenuProblem& menu, const Plan& plan, unsigned seed, int dr
     const std::size_t n = plan.dishes.size();
     const Eigen::MatrixXd factor = factorOf(menu, plan);
     const auto follows = followersIn(menu, plan);
+    const auto pans = pansIn(menu, plan);
     std::vector<std::size_t> order(n);
     for (std::size_t d = 0; d < n; ++d)
         order[d] = d;
@@ -96,28 +143,31 @@ Chance chanceOf(const MenuProblem& menu, const Plan& plan, unsigned seed, int dr
         for (double& one : standard)
             one = random.normal();
         const Eigen::VectorXd ln = factor * standard;
-        std::vector<double> delay(n), ready(n);
+        std::vector<double> later(n); // than planned it is ready
         bool every = true;
         for (const std::size_t d : order) {
             const DishWay& way = wayOf(menu, plan, d);
             const Placed& placed = plan.dishes[d];
+            double delay = 0;
             for (const Follows& one : follows)
                 if (one.second == d)
-                    delay[d] = std::max(delay[d], ready[one.first] -
-                                                      (plan.dishes[one.first].start +
-                                                       wayOf(menu, plan, one.first).way.readyAt));
+                    delay = std::max(delay, later[one.first.dish] - one.first.spare);
+            for (const TakesPan& one : pans[d])
+                delay = std::max(delay, freeLater(one, later));
             // What ends before its last stage is to begin waits for that.
             const double longer = std::exp(ln[static_cast<Eigen::Index>(d)]);
             const Span first{way.foodInAt, way.straight.back().from};
-            const double begun = placed.start + delay[d];
+            const double begun = placed.start + delay;
             const double lastAt =
                 std::max<double>(placed.start + way.stageSpans.back().from,
                                  begun + first.from + longer * (first.to - first.from));
             const double lasts = way.straight.back().to - way.straight.back().from;
-            ready[d] = (way.straight.size() > 1 ? lastAt : begun + first.to) + lasts * longer;
+            const double ready =
+                (way.straight.size() > 1 ? lastAt : begun + first.to) + lasts * longer;
+            later[d] = ready - (placed.start + way.way.readyAt);
             const bool never = random.uniform() < way.neverShare;
             const bool onTime =
-                !never && ready[d] + way.way.shortestRest <=
+                !never && ready + way.way.shortestRest <=
                               std::max(menu.problem.dishes[d].latest, placed.served) + 0.5;
             held[d] += onTime;
             every = every && onTime;

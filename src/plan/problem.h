@@ -25,7 +25,8 @@ struct Resource {
     std::vector<int> change;  ///< [from × settings + to] minutes from one setting to another
     std::vector<int> hands;   ///< [setting] minutes of hands that begin its heating up
     int changeBetween(int from, int to) const {
-        return change[static_cast<std::size_t>(from * settings + to)];
+        const auto row = static_cast<std::size_t>(from), width = static_cast<std::size_t>(settings);
+        return change[row * width + static_cast<std::size_t>(to)];
     }
 };
 

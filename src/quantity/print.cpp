@@ -89,9 +89,8 @@ std::string printTemperature(Temperature temperature, TemperatureUnit unit, doub
                           unitSign(unit));
 }
 
-std::string printDegrees(double kelvin, bool fahrenheit) {
-    return printTemperature(Temperature::kelvin(kelvin),
-                            fahrenheit ? TemperatureUnit::fahrenheit : TemperatureUnit::celsius);
+std::string printDegrees(double kelvin, Units units) {
+    return printTemperature(Temperature::kelvin(kelvin), units.temperature());
 }
 
 std::string printDifference(KelvinDelta difference, TemperatureUnit unit, bool sign) {

@@ -24,7 +24,7 @@ std::string printFixed(double value, int decimals);
 /// A point in the chosen unit, with its ± (95 %, kelvin) when that is above 0: "203 ± 4 °C".
 std::string printTemperature(Temperature temperature, TemperatureUnit unit, double halfWidthK = 0);
 /// The same from kelvins, in °C or °F.
-std::string printDegrees(double kelvin, bool fahrenheit);
+std::string printDegrees(double kelvin, Units units);
 /// A difference in the chosen unit with sign when asked: "+3 °C".
 std::string printDifference(KelvinDelta difference, TemperatureUnit unit, bool sign = false);
 /// "°C", "°F" or "K".

@@ -36,4 +36,27 @@ std::vector<Binding> corrected(std::vector<Binding> bindings, std::string_view t
     return bindings;
 }
 
+recipe::Recipe correctedRecipe(const recipe::Recipe& recipe, const recipe::Correction& correction,
+                               ReadWith with) {
+    with.applianceId = recipe.stages.front().place.applianceId;
+    const auto read = [&](const recipe::Recipe& one) {
+        with.corrections = one.corrections;
+        return recipeFrom(one.name, one.text, with);
+    };
+    recipe::Recipe out = recipe;
+    std::erase_if(out.corrections, [&](const recipe::Correction& one) {
+        return one.begin == correction.begin && one.text == correction.text;
+    });
+    out.corrections.push_back(correction);
+    const auto before = read(recipe);
+    if (!before || before->recipe.stages != recipe.stages)
+        return out;
+    if (const auto after = read(out)) {
+        out.stages = after->recipe.stages;
+        out.goal = after->recipe.goal;
+        out.time = after->recipe.time;
+    }
+    return out;
+}
+
 } // namespace dynamet::recipe_text

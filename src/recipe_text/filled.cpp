@@ -5,6 +5,7 @@
 
 #include "quantity/parse_duration.h"
 #include "recipe/said.h"
+#include "recipe_text/piece_said.h"
 #include "recipe_text/stage_places.h"
 
 #include <algorithm>
@@ -18,13 +19,8 @@ using namespace recipe;
 using kitchen::Appliance;
 using enum BindingKind;
 
-constexpr double kFridgeK = 278.15, kRoomK = 293.15, kFrozenK = 255.15;
 /// A hand's breadth with and without the thumb, m; common practice, no source.
 constexpr double kHandM = 0.09;
-
-double middleOf(const Binding& b) {
-    return (*b.low + *b.high) / 2;
-}
 
 class Filling {
   public:
@@ -38,7 +34,10 @@ class Filling {
     }
 
     Result<Filled> fill() {
-        takePiece();
+        PieceSaid said = pieceSaid(out_.recipe.name, text_, out_.bindings);
+        out_.recipe.piece = std::move(said.piece);
+        out_.asked = std::move(said.asked);
+        weightKg_ = said.weightKg;
         for (std::size_t i = 0; i < out_.bindings.size(); ++i)
             if (const auto done = take(i); !done)
                 return tl::unexpected(done.error());
@@ -60,57 +59,6 @@ class Filling {
     }
     void bind(std::size_t binding, Part part, double share = 1) {
         out_.bound.push_back({binding, out_.recipe.stages.size() - 1, part, share});
-    }
-
-    void takePiece() {
-        FoodPiece& piece = out_.recipe.piece;
-        const food::Food* food = foodSaid(out_.recipe.name);
-        if (!food)
-            food = foodSaid(text_);
-        if (!food) {
-            food = &food::shippedFoods().front();
-            ask(Asked::What::food, "What is cooked?", food->name);
-        }
-        piece.food = *food;
-        asUsual(piece);
-        bool thick = false, begun = false;
-        for (const Binding& b : out_.bindings) {
-            if (b.kind == thickness && b.low && !thick) {
-                piece.thicknessM = middleOf(b);
-                piece.thicknessBy = KnownBy::eye;
-                thick = true;
-            } else if (b.kind == start && !begun) {
-                begun = takeStart(b);
-            } else if (b.kind == count && b.low) {
-                piece.pieces = static_cast<int>(std::lround(middleOf(b)));
-            } else if (b.kind == weight && b.low) {
-                weightKg_ = middleOf(b);
-            }
-        }
-        if (!thick)
-            ask(Asked::What::thickness, "How thick is a piece?", "as thick as usual");
-        if (!begun)
-            ask(Asked::What::start, "How cold does it start?", "as it usually starts");
-    }
-
-    bool takeStart(const Binding& b) {
-        FoodPiece& piece = out_.recipe.piece;
-        if (b.low) {
-            piece.startK = middleOf(b);
-            piece.startProbed = true;
-            return true;
-        }
-        const std::string words = smallLetters(b.text);
-        const auto has = [&](const char* part) { return words.find(part) != std::string::npos; };
-        if (has("froz") || has("freezer"))
-            piece.startK = kFrozenK;
-        else if (has("room") || has("chill off"))
-            piece.startK = kRoomK;
-        else if (has("fridge") || has("refrigerator") || has("cold") || has("chilled"))
-            piece.startK = kFridgeK;
-        else
-            return false; // "an hour before cooking" says a time, no temperature
-        return true;
     }
 
     /// A new stage for the words at a binding.

@@ -51,6 +51,11 @@ Result<Filled> recipeFrom(const std::string& name, const std::string& text, cons
 std::vector<Binding> corrected(std::vector<Binding> bindings, std::string_view text,
                                const std::vector<recipe::Correction>& corrections);
 
+/// A recipe with one of its marks corrected, the newest correction of the same words. Stages that
+/// nobody changed since they came from the words follow them.
+recipe::Recipe correctedRecipe(const recipe::Recipe& recipe, const recipe::Correction& correction,
+                               ReadWith with);
+
 /// What a moderate or a slow oven usually is, K, by its words; common practice, no source.
 std::optional<std::pair<double, double>> ovenWordsK(const std::string& words);
 

@@ -18,9 +18,6 @@ namespace {
 
 constexpr const char* kUnknown = "–";
 
-std::string degrees(double kelvin, Units units) {
-    return printTemperature(Temperature::kelvin(kelvin), units.temperature());
-}
 std::string apartK(double kelvin, Units units) {
     return units.fahrenheit ? fmt::format("{:.0f} °F", 1.8 * kelvin)
                             : fmt::format("{:.0f} K", kelvin);
@@ -97,7 +94,7 @@ std::vector<ComparedRow> comparedRows(const std::vector<ComparedCook>& cooks,
             row.values.push_back(std::isfinite(one) ? print(one) : kUnknown);
         out.push_back(std::move(row));
     };
-    const auto heat = [&](double k) { return degrees(k, units); };
+    const auto heat = [&](double k) { return printDegrees(k, units); };
     const auto time = [](double s) { return printDuration(s); };
     const auto percent = [](double share) { return fmt::format("{:.0f} %", 100 * share); };
     const auto length = [&](double m) { return printLength(m, units.inches); };

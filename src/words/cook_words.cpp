@@ -19,10 +19,6 @@ using run::Due;
 using run::Seen;
 using run::What;
 
-std::string degrees(double kelvin, Units units) {
-    return printTemperature(Temperature::kelvin(kelvin), units.temperature());
-}
-
 /// Half of a 95 % range of a temperature, whole degrees and one at least.
 std::string plusMinus(const run::HeatRange& range, Units units) {
     const double half = (range.highK - range.lowK) / 2 * (units.fahrenheit ? 1.8 : 1);
@@ -80,16 +76,16 @@ std::string dueWords(const run::Move& move, const std::string& dish, bool now,
         return fmt::format("Look at the {}{}", dish, soon);
     case Due::leaveStage:
         return move.coreK > 0
-                   ? fmt::format("Take the {} out at {}", dish, degrees(move.coreK, units))
+                   ? fmt::format("Take the {} out at {}", dish, printDegrees(move.coreK, units))
                    : fmt::format("Take the {} out{}", dish, soon);
     case Due::nextStage:
         return fmt::format("{} goes on{}: {}", dish, soon, place(move.stage));
     case Due::pull:
         return move.coreK > 0 && planned.byProbe
-                   ? fmt::format("Pull the {} at {}", dish, degrees(move.coreK, units))
+                   ? fmt::format("Pull the {} at {}", dish, printDegrees(move.coreK, units))
                    : fmt::format("Pull the {}{}", dish, soon);
     case Due::overshoot:
-        return fmt::format("Pull the {} sooner: at {}", dish, degrees(move.coreK, units));
+        return fmt::format("Pull the {} sooner: at {}", dish, printDegrees(move.coreK, units));
     case Due::serve:
         return fmt::format("Serve the {}{}", dish, soon);
     case Due::probe:
@@ -120,7 +116,8 @@ std::vector<std::string> forecastLines(const run::Forecast& forecast,
     std::vector<std::string> out;
     const auto& pull = forecast.pull;
     if (pull.s < nowS - 1) // it is pulled: what the rest makes of it
-        out.push_back(fmt::format("Rests to {} {} inside.", degrees(forecast.peak.kelvin, units),
+        out.push_back(fmt::format("Rests to {} {} inside.",
+                                  printDegrees(forecast.peak.kelvin, units),
                                   plusMinus(forecast.peak, units)));
     else if (!std::isfinite(pull.s))
         out.push_back("As it goes now it does not come there: more heat, or another goal.");
@@ -131,15 +128,17 @@ std::vector<std::string> forecastLines(const run::Forecast& forecast,
         out.push_back(fmt::format("Pull {} ({} to {}).", inWords(pull.s - nowS),
                                   minutesOf(pull.lowS - nowS), minutesOf(pull.highS - nowS)));
     if (std::isfinite(pull.s) && pull.s >= nowS - 1)
-        out.push_back(fmt::format(
-            "Then {} {} at its hottest, {} as it is served.", degrees(forecast.peak.kelvin, units),
-            plusMinus(forecast.peak, units), degrees(forecast.plate.kelvin, units)));
+        out.push_back(fmt::format("Then {} {} at its hottest, {} as it is served.",
+                                  printDegrees(forecast.peak.kelvin, units),
+                                  plusMinus(forecast.peak, units),
+                                  printDegrees(forecast.plate.kelvin, units)));
     constexpr double kApartK = 0.8;
     if (forecast.pullK > 0 && planned.pullK > 0 && forecast.readings > 0 &&
         std::abs(forecast.pullK - planned.pullK) > kApartK)
         out.push_back(fmt::format("As it goes, {} at the pull gives what was asked ({} was "
                                   "planned).",
-                                  degrees(forecast.pullK, units), degrees(planned.pullK, units)));
+                                  printDegrees(forecast.pullK, units),
+                                  printDegrees(planned.pullK, units)));
     if (forecast.readings == 0)
         out.push_back("No core was read yet: this is the plan. One reading is enough, at the turn "
                       "or at a look.");
@@ -154,7 +153,7 @@ std::string minimumWords(const run::PlannedCook& planned, double peakK, Units un
         return "";
     return fmt::format("! {} inside is below the official {} for it. Local codes or a licensed "
                        "authority decide.",
-                       degrees(peakK, units), degrees(minimum->kelvin, units));
+                       printDegrees(peakK, units), printDegrees(minimum->kelvin, units));
 }
 
 std::string probeWords(run::ProbeState state, Units) {
@@ -257,9 +256,10 @@ std::string actionWords(const run::Action& action, const run::PlannedCook& plann
         action.act == Act::pullNow
             ? std::string()
             : fmt::format("pull {}{}: ", inWords(action.pullS - nowS),
-                          action.pullK > 0 ? " at " + degrees(action.pullK, units) : std::string());
-    std::string out = fmt::format("{}\n{}{} inside, {}", what, then, degrees(action.peakK, units),
-                                  crustOf(action.darker));
+                          action.pullK > 0 ? " at " + printDegrees(action.pullK, units)
+                                           : std::string());
+    std::string out = fmt::format("{}\n{}{} inside, {}", what, then,
+                                  printDegrees(action.peakK, units), crustOf(action.darker));
     if (!action.peakKept) {
         const recipe::Goal& goal = planned.recipe.goal;
         const bool over = action.peakK > goal.bandHighK;
@@ -281,7 +281,7 @@ std::string entryWords(const run::Entry& entry, const RunClock& clock, Units uni
         case What::stageLeft:
             return "taken out";
         case What::reading:
-            return degrees(entry.value, units) + " inside";
+            return printDegrees(entry.value, units) + " inside";
         case What::turned:
             return "turned";
         case What::opened:
@@ -324,7 +324,7 @@ std::string entryWords(const run::Entry& entry, const RunClock& clock, Units uni
         case What::leftOut:
             return "the last heat is left out";
         case What::pullAt:
-            return fmt::format("pull at {}", degrees(entry.value, units));
+            return fmt::format("pull at {}", printDegrees(entry.value, units));
         case What::takenBack:
             return "one entry taken back";
         case What::probeOut:

@@ -130,8 +130,7 @@ std::string limitWords(const device::ChannelSpec& spec, double value,
     if (!limitK || is->kelvin() - room < kClose * (*limitK - room))
         return "";
     return fmt::format("{} is close to {} {}: take it out, or turn the heat down.", spec.name,
-                       ruins ? "what ruins it," : "its limit,",
-                       printDegrees(*limitK, units.fahrenheit));
+                       ruins ? "what ruins it," : "its limit,", printDegrees(*limitK, units));
 }
 
 std::vector<DrawnPoint> drawnIn(const Thinned& thinned, const std::string& unit, Units units) {

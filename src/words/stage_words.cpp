@@ -63,7 +63,7 @@ std::string endWords(const recipe::StageEnd& end, Units units) {
         return "until the goal is met";
     std::string out;
     if (end.coreK)
-        out = "until the core reads " + printDegrees(*end.coreK, units.fahrenheit);
+        out = "until the core reads " + printDegrees(*end.coreK, units);
     if (end.afterS > 0)
         out += end.coreK ? ", " + printDuration(end.afterS) + " at most"
                          : "for " + printDuration(end.afterS);
@@ -99,9 +99,9 @@ std::vector<std::string> rowStageLines(const Row& row, const Prepared& prepared,
             "{}. {}{}: ", i + 1, placeWords(request.kitchen, moved ? here : stage.place, units),
             edgeWords(stage));
         line += stage.end.afterS > 0 ? fmt::format("{}, the core leaves at {}", printDuration(took),
-                                                   printDegrees(passed[i].leaveK, units.fahrenheit))
+                                                   printDegrees(passed[i].leaveK, units))
                                      : fmt::format("until the core reads {}, about {}",
-                                                   printDegrees(passed[i].leaveK, units.fahrenheit),
+                                                   printDegrees(passed[i].leaveK, units),
                                                    printDuration(roundedDownTime(took)));
         if (std::isfinite(passed[i].turnS))
             line +=
@@ -115,8 +115,7 @@ std::vector<std::string> rowStageLines(const Row& row, const Prepared& prepared,
     if (std::isfinite(row.outcome.turnS))
         line += ", turn at " +
                 printDuration(roundedDownTime(row.outcome.turnS - row.outcome.lastStartS));
-    out.push_back(line + ", the core leaves at " +
-                  printDegrees(row.outcome.pullK, units.fahrenheit) + ".");
+    out.push_back(line + ", the core leaves at " + printDegrees(row.outcome.pullK, units) + ".");
     return out;
 }
 

@@ -25,14 +25,6 @@ namespace dynamet::words {
 
 using namespace dynamet::translate;
 
-namespace {
-
-std::string degrees(double kelvin, Units units) {
-    return printDegrees(kelvin, units.fahrenheit);
-}
-
-} // namespace
-
 std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen, Units units) {
     const auto* a = findAppliance(kitchen, row.target.applianceId);
     if (!a)
@@ -46,7 +38,7 @@ std::string rowTitle(const Row& row, const kitchen::Kitchen& kitchen, Units unit
 }
 
 std::string pullAlone(const Row& row, Units units) {
-    const std::string at = " at " + degrees(row.instruction.pullK, units);
+    const std::string at = " at " + printDegrees(row.instruction.pullK, units);
     if (!row.instruction.byProbe)
         return row.likeness && !row.likeness->coreLeads() ? "by time and looks"
                                                           : "by time and colour: no probe fits";
@@ -124,19 +116,20 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
         out.push_back(decidesWords(row.likeness->says) + " " + likenessWords(*row.likeness));
     if (!row.instruction.byProbe && translate::probeFits(prepared.request.recipe.piece))
         out.push_back("No probe tells: the middle stands at about " +
-                      degrees(row.outcome.peakK, units) + " by then. Go by time and looks.");
+                      printDegrees(row.outcome.peakK, units) + " by then. Go by time and looks.");
     else if (!row.instruction.byProbe)
         out.push_back("It is too thin for a probe: go by time and colour. The middle comes to "
                       "about " +
-                      degrees(row.outcome.peakK, units) + ".");
+                      printDegrees(row.outcome.peakK, units) + ".");
     else if (row.lastByClock())
         out.push_back((row.outcome.stages.empty() ? "It goes by the clock; the core comes to "
                                                   : "The last stage goes by the clock; the core "
                                                     "comes to ") +
-                      degrees(row.outcome.peakK, units) + ".");
+                      printDegrees(row.outcome.peakK, units) + ".");
     else
-        out.push_back("Take it out when the probe reads " + degrees(row.instruction.pullK, units) +
-                      ". It rises to " + degrees(row.outcome.peakK, units) + " while it rests.");
+        out.push_back("Take it out when the probe reads " +
+                      printDegrees(row.instruction.pullK, units) + ". It rises to " +
+                      printDegrees(row.outcome.peakK, units) + " while it rests.");
     if (row.window) {
         out.push_back("Time from food in: " + windowWords(*row.window) + ".");
         if (const std::string used = usedWords(row, prepared); !used.empty())
@@ -161,7 +154,7 @@ std::vector<std::string> detailLines(const Row& row, const Prepared& prepared, U
     if (row.rule)
         out.push_back("By the " + ruleWords(row, prepared.request.kitchen, units) +
                       (row.rule->peakK
-                           ? ", the core would come to " + degrees(*row.rule->peakK, units)
+                           ? ", the core would come to " + printDegrees(*row.rule->peakK, units)
                            : "") +
                       ".");
     return out;
@@ -172,7 +165,7 @@ namespace {
 /// "0.7 to 1.6, 3 % charred", of the darker face.
 std::string unevennessOf(const cook::Outcome& o) {
     constexpr double kToldChar = 0.01;
-    const std::size_t face = !o.topAlone && o.browning[0] > o.browning[1] ? 0 : 1;
+    const std::size_t face = o.darkerFace();
     const double mean = o.browning[face], spread = o.crustSpread[face];
     std::string out = fmt::format("{} to {}", printFixed(std::max(0.0, mean - spread), 1),
                                   printFixed(mean + spread, 1));
@@ -181,17 +174,9 @@ std::string unevennessOf(const cook::Outcome& o) {
     return out;
 }
 
-/// How crisp the darker face is as it is served, from 0 to 1: the share of a dry layer in it and
-/// half a millimetre more (our own measure, to compare by; the layer itself is an effective one).
-double crispOf(const cook::Outcome& o) {
-    constexpr double kHalfCrispM = 0.5e-3;
-    const std::size_t face = !o.topAlone && o.browning[0] > o.browning[1] ? 0 : 1;
-    return o.dryLayerM[face] / (o.dryLayerM[face] + kHalfCrispM);
-}
-
 std::string crispWords(const cook::Outcome& o) {
     constexpr double kSoft = 0.15, kALittle = 0.45, kColoured = 0.3;
-    const double crisp = crispOf(o);
+    const double crisp = o.crisp();
     // What is dry but has no colour is leathery, not crisp.
     const bool little = crisp < kALittle || o.darker() < kColoured;
     const char* word = crisp < kSoft ? "soft" : little ? "a little" : "crisp";
@@ -215,8 +200,8 @@ std::vector<std::pair<std::string, std::string>> outcomeFacts(const Prepared& pr
     const recipe::Goal& goal = prepared.request.recipe.goal;
     const food::Food& food = prepared.request.recipe.piece.food;
     std::vector<std::pair<std::string, std::string>> out{
-        {"Core peak", degrees(o.peakK, units)},
-        {"Pulled at", degrees(o.pullK, units)},
+        {"Core peak", printDegrees(o.peakK, units)},
+        {"Pulled at", printDegrees(o.pullK, units)},
         {"Time there", printDuration(o.pullS)},
         {"Crust", fmt::format("{} ({})", food::crustWord(o.darker()), printFixed(o.darker(), 1))},
         {"Over the face", unevennessOf(o)},
@@ -271,102 +256,6 @@ std::string ruleWords(const Row& row, const kitchen::Kitchen& kitchen, Units uni
                        row.rule->timeFactor == 1  ? "the recipe's time"
                        : row.rule->timeFactor < 1 ? "a fifth less time"
                                                   : "a quarter more time");
-}
-
-namespace {
-
-std::string pullAndTime(const cook::Outcome& outcome, Units units) {
-    return "pull at " + degrees(printedPull(outcome.pullK, units.fahrenheit), units) + ", about " +
-           printDuration(roundedDownTime(outcome.pullS)) + ".";
-}
-
-std::string areaWords(double m2, bool inches) {
-    constexpr double kInch = 0.0254;
-    return inches ? printFixed(m2 / (kInch * kInch), 0) + " in²" : printFixed(1e4 * m2, 0) + " cm²";
-}
-
-/// How many of its pieces go together, round by round.
-std::string roomWords(const Room& room, const recipe::FoodPiece& piece, Units units) {
-    std::string out = fmt::format("{} of {} pieces at once on {}", room.together, piece.pieces,
-                                  areaWords(room.areaM2, units.inches));
-    if (room.rounds > 1)
-        out += fmt::format(": {} batches, the last of {}", room.rounds,
-                           piece.pieces - (room.rounds - 1) * room.fits);
-    return out + fmt::format("; they cover {} % of it.", printFixed(100 * room.covered, 0));
-}
-
-std::string waitingWords(const Waiting& wait, const RowDetail& detail, const Prepared& prepared,
-                         Units units) {
-    constexpr double kMinute = 60, kSofter = 0.1;
-    std::string differs = differenceWords(wait.differences);
-    if (const auto than = differs.find(" than the recipe"); than != std::string::npos)
-        differs.erase(than);
-    if (detail.outcome && crispOf(*detail.outcome) - crispOf(wait.outcome) > kSofter)
-        differs += fmt::format("{}less crisp ({} for {})", differs.empty() ? "" : ", ",
-                               printFixed(crispOf(wait.outcome), 2),
-                               printFixed(crispOf(*detail.outcome), 2));
-    return fmt::format("{} wait {} for the last, {}: their core is then at {}; {}.",
-                       detail.room ? fmt::format("The first {}", detail.room->together)
-                                   : "The first ones",
-                       printDuration(std::round(wait.waitS / kMinute) * kMinute),
-                       wait.place ? "in " + placeWords(prepared.request.kitchen, *wait.place, units)
-                                  : "on a board under foil",
-                       degrees(wait.coreK, units),
-                       differs.empty() ? "else nothing that is noticed has changed"
-                                       : "beside one eaten at once " + differs);
-}
-
-/// In which order pieces of several thicknesses go on, so that all are done together.
-std::optional<std::string> orderWords(const RowDetail& detail, const Prepared& prepared,
-                                      Units units) {
-    constexpr double kTold = 30;
-    if (!detail.outcome)
-        return std::nullopt;
-    std::vector<std::pair<double, double>> all{
-        {detail.outcome->pullS, prepared.request.recipe.piece.thicknessM}};
-    for (const RowDetail::Companion& other : detail.companions) {
-        if (!other.outcome)
-            return std::nullopt;
-        all.emplace_back(other.outcome->pullS, other.thicknessM);
-    }
-    std::sort(all.rbegin(), all.rend());
-    if (all.size() < 2 || all.front().first - all.back().first < kTold)
-        return std::nullopt;
-    std::string out = "To be done together: ";
-    for (const auto& [pullS, thickness] : all) {
-        const double after = all.front().first - pullS;
-        out += fmt::format("{}{} {}", after > 0 ? ", " : "", printLength(thickness, units.inches),
-                           after > 0 ? "after " + printDuration(roundedDownTime(after))
-                                     : std::string("first"));
-    }
-    return out + ".";
-}
-
-} // namespace
-
-std::vector<std::string> detailLines(const RowDetail& detail, const Prepared& prepared,
-                                     Units units) {
-    std::vector<std::string> out;
-    if (detail.room)
-        out.push_back(roomWords(*detail.room, prepared.request.recipe.piece, units));
-    if (detail.roundless)
-        out.push_back("Rounds: " + text(*detail.roundless, units) + ".");
-    for (std::size_t i = 1; i < detail.rounds.size(); ++i) {
-        const cook::Round& round = detail.rounds[i];
-        std::string line = fmt::format("Round {}: ", i + 1);
-        if (std::isfinite(round.plateStartK))
-            line += "the plate is at " + degrees(round.plateStartK, units) + " as it goes on; ";
-        out.push_back(line + pullAndTime(round.outcome, units));
-    }
-    for (const Waiting& wait : detail.waiting)
-        out.push_back(waitingWords(wait, detail, prepared, units));
-    for (const RowDetail::Companion& other : detail.companions)
-        out.push_back("The piece of " + printLength(other.thicknessM, units.inches) + ": " +
-                      (other.outcome ? pullAndTime(*other.outcome, units)
-                                     : text(other.outcome.error(), units) + "."));
-    if (const auto order = orderWords(detail, prepared, units))
-        out.push_back(*order);
-    return out;
 }
 
 namespace {
@@ -444,7 +333,7 @@ CutWords cutWords(const cook::Outcome& o, const food::Food& food, Units units) {
     const char *first = food::crustWord(o.browning[0]), *second = food::crustWord(o.browning[1]);
     const std::string crust =
         std::string(first) == second ? first : fmt::format("{} and {}", first, second);
-    return {fmt::format("core {}", degrees(o.peakK, units)), crust,
+    return {fmt::format("core {}", printDegrees(o.peakK, units)), crust,
             food.losesJuice
                 ? fmt::format("grey rim {} ({} % grey)", printThin(o.rimM, units),
                               printFixed(o.rimShare * 100, 0))

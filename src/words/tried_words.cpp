@@ -41,7 +41,7 @@ std::string turningWords(const recipe::Turning& turning, Units units) {
     case after:
         return "turned after " + printDuration(turning.seconds);
     case atCore:
-        return "turned at a core of " + printDegrees(turning.coreK, units.fahrenheit);
+        return "turned at a core of " + printDegrees(turning.coreK, units);
     case half:
         return "turned halfway";
     case every:

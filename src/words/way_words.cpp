@@ -36,14 +36,13 @@ std::string wayWords(const Way& way, const Prepared& prepared, Units units) {
                                  : way.outcome.stages[i].endS - way.outcome.stages[i].startS;
         if (stage.end.coreK)
             out += fmt::format(" until the core reads {}, about {}",
-                               printDegrees(*stage.end.coreK, units.fahrenheit),
+                               printDegrees(*stage.end.coreK, units),
                                printDuration(minutesRounded(took)));
         else if (stage.end.afterS > 0)
             out += " for " + printDuration(stage.end.afterS);
         else
             out += fmt::format(" for about {}{}, out at {}", printDuration(minutesRounded(took)),
-                               i > 0 ? " more" : "",
-                               printDegrees(way.outcome.pullK, units.fahrenheit));
+                               i > 0 ? " more" : "", printDegrees(way.outcome.pullK, units));
     }
     const std::string differs = differenceWords(way.differences);
     return out + (differs.empty() ? "; nothing that is noticed differs" : "; " + differs) + ".";

@@ -3,7 +3,7 @@
 
 // Blocks of readings: any bytes are refused or read, what was packed comes back, logs with anything
 // in them are screened and searched.
-#include "fuzz/must.h"
+#include "fuzz/seeds.h"
 #include "trace/packing.h"
 #include "trace/pyramid.h"
 #include "trace/screen.h"
@@ -13,6 +13,16 @@
 #include <tuple>
 
 using namespace dynamet;
+
+std::vector<std::string> fuzz::seeds() {
+    std::vector<std::int64_t> ramp, wild{0, -1, INT64_MAX, INT64_MIN, 7};
+    for (std::int64_t i = 0; i < 40; ++i)
+        ramp.push_back(1000 + 25 * i);
+    const std::vector<double> values{293.15, 294, 300, 320, 360, 420, 430, 431, 431, 431, 431, 430};
+    std::string raw(values.size() * 8, 0);
+    std::memcpy(raw.data(), values.data(), raw.size());
+    return {packIntegers(ramp), packIntegers(wild), raw, std::string(80, '\x50') + "\x40\x41"};
+}
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
     if (size < 8)

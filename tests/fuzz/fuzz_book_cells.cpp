@@ -2,6 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // A book in whose cells anything may stand: numbers for texts, broken JSON, references to nobody.
+#include "fuzz/seeds.h"
 #include "fuzz/small_book.h"
 
 using namespace dynamet;
@@ -55,6 +56,15 @@ void change(SQLite::Database& db, const std::vector<Cell>& cells, std::string_vi
 }
 
 } // namespace
+
+std::vector<std::string> fuzz::seeds() {
+    std::vector<std::string> out;
+    for (const char* value : {"oven", "1e23", "-1", "{}", "[1,2]", "oven=180C", "", "2027-01-01"})
+        for (int at = 0; at < 200; at += 40)
+            out.push_back(std::string{0, static_cast<char>(at), static_cast<char>(out.size() % 6)} +
+                          value);
+    return out;
+}
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
     static const std::string path = fuzz::scratchFolder() + "/cells.dynamet";

@@ -2,11 +2,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // A book whose file is damaged anywhere: it opens or is refused, and is never read out of bounds.
+#include "fuzz/seeds.h"
 #include "fuzz/small_book.h"
 
 using namespace dynamet;
 
 /// Each five bytes of the input change one byte of the book: where (of its length), and to what.
+std::vector<std::string> fuzz::seeds() {
+    return {std::string("\0\0\0\x10\xff", 5), std::string("\0\1\0\x64\x05\0\0\x20\0\xff", 10),
+            std::string(8, '\x40')};
+}
+
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
     static const std::string path = fuzz::scratchFolder() + "/file.dynamet";
     std::string bytes = fuzz::seedBook();

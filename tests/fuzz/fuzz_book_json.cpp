@@ -4,9 +4,10 @@
 // JSON that stands in a book's cells: recipes, doneness scales, kept translations.
 #include "food/doneness.h"
 #include "formats/snapshot_json.h"
-#include "fuzz/must.h"
+#include "fuzz/seeds.h"
 #include "kitchen/typical.h"
 #include "recipe/recipe_json.h"
+#include "recipe/said.h"
 
 #include <tuple>
 
@@ -27,6 +28,23 @@ kitchen::Kitchen smallKitchen() {
 }
 
 } // namespace
+
+std::vector<std::string> fuzz::seeds() {
+    const kitchen::Kitchen kitchen = smallKitchen();
+    recipe::Recipe recipe;
+    recipe.name = "Roast";
+    recipe.piece.food = food::shippedFoods().front();
+    recipe::asUsual(recipe.piece);
+    recipe.text = "Roast at 180 °C.";
+    recipe.last().place = {"oven", kitchen::usualSetting(kitchen.appliances.front().controls),
+                           "middle", ""};
+    const std::string json = recipe::recipeJson(recipe, kitchen);
+    MUST(recipe::readRecipe(json, kitchen).has_value());
+    return {json, food::scalesJson({food::shippedScales().front()}),
+            R"({"format": "dynamet-translation-snapshot", "version": 1, "rows": [
+              {"appliance": "Oven", "zone": "middle", "setting": "oven=180C", "reached": true,
+               "pull_C": 58.0, "window": {"look_s": 1500, "expect_s": 2100, "latest_s": 2700}}]})"};
+}
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
     static const kitchen::Kitchen kitchen = smallKitchen();

@@ -4,6 +4,7 @@
 // A bundle is foreign bytes: taken in whole or not at all. Short inputs are edits of a good bundle
 // (place, length, bytes); long ones stand for a bundle themselves.
 #include "book/bundle/bundle.h"
+#include "fuzz/seeds.h"
 #include "fuzz/small_book.h"
 
 #include <tuple>
@@ -27,16 +28,23 @@ book::Book& emptyBook() {
     return out;
 }
 
+std::string goodBundle() {
+    const std::string path = fuzz::scratchFolder() + "/from.dynamet";
+    std::filesystem::remove(path);
+    auto book = fuzz::need(book::Book::create(path, fuzz::kWhen));
+    fuzz::fill(book);
+    return bundleOf(book);
+}
+
 } // namespace
 
+std::vector<std::string> fuzz::seeds() {
+    return {goodBundle(), std::string("\0\x20\1", 3) + "9", std::string("\1\x44\2", 3) + "null",
+            std::string("\3\7\0", 3) + "\"\":"};
+}
+
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
-    static const std::string good = [] {
-        const std::string path = fuzz::scratchFolder() + "/from.dynamet";
-        std::filesystem::remove(path);
-        auto book = fuzz::need(book::Book::create(path, fuzz::kWhen));
-        fuzz::fill(book);
-        return bundleOf(book);
-    }();
+    static const std::string good = goodBundle();
     book::Book& book = emptyBook();
     static const std::string before = bundleOf(book);
     std::string text(textOf(data, size));

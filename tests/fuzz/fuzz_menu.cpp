@@ -2,9 +2,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // Menus and plans of cooks as they stand in a book's cells, and clocks as they are typed.
-#include "fuzz/must.h"
+#include "fuzz/seeds.h"
 #include "kitchen/typical.h"
 #include "plan/menu.h"
+#include "recipe/said.h"
 #include "run/course.h"
 #include "run/judged.h"
 
@@ -25,6 +26,42 @@ kitchen::Kitchen smallKitchen() {
 }
 
 } // namespace
+
+std::vector<std::string> fuzz::seeds() {
+    const kitchen::Kitchen kitchen = smallKitchen();
+    const auto& oven = kitchen.appliances.front();
+    plan::Menu menu;
+    menu.name = "Sunday";
+    menu.siteId = "home";
+    menu.cooks = {"A", "B"};
+    menu.serveMin = 13 * 60;
+    menu.notBeforeMin = -120;
+    menu.on = {{"oven", kitchen::usualSetting(oven.controls)}};
+    plan::MenuDish dish;
+    dish.id = "1";
+    dish.recipeId = "r";
+    dish.portions = 6;
+    dish.cook = "B";
+    dish.place = translate::Target{"oven", "middle", ""};
+    dish.setting = kitchen::usualSetting(oven.controls);
+    menu.dishes = {dish, plan::MenuDish{"2", "gone", 0, "", {}, 0, 600, {}}};
+    run::PlannedCook planned;
+    planned.recipe.name = "Roast";
+    planned.recipe.piece.food = food::shippedFoods().front();
+    recipe::asUsual(planned.recipe.piece);
+    planned.recipe.last().place = {"oven", kitchen::usualSetting(oven.controls), "middle", ""};
+    planned.pullK = 330;
+    planned.latestS = 4000;
+    run::Judged judged;
+    judged.coreK = 328;
+    judged.rimM = 0.004;
+    judged.scores = {{"A", "crust", 7}, {"B", "crust", 5.5}};
+    judged.verdict = "good";
+    judged.photos = {"abc"};
+    const std::string cook = plannedJson(planned, kitchen);
+    MUST(run::readPlanned(cook, kitchen).has_value());
+    return {menuJson(menu, kitchen), cook, judgedJson(judged), "18:30", "6.30 pm", "18h30"};
+}
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
     static const kitchen::Kitchen kitchen = smallKitchen();

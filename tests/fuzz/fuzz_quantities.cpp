@@ -2,7 +2,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // Whatever a hurried cook types for a quantity: a finite number in its range, or an error in words.
-#include "fuzz/must.h"
+#include "fuzz/seeds.h"
 #include "quantity/number_text.h"
 #include "quantity/parse_duration.h"
 #include "quantity/parse_measures.h"
@@ -23,6 +23,39 @@ void finite(const Result<double>& read) {
 }
 
 } // namespace
+
+std::vector<std::string> fuzz::seeds() {
+    return {"425",
+            "1,650",
+            "1 1/4 in",
+            "-0,5",
+            "350 °F",
+            "180C",
+            "gas 6",
+            "2 cm",
+            "30 × 40 cm",
+            "2.5 kg",
+            "1 lb 4 oz",
+            "1.2 kW",
+            "0.35 kWh",
+            "1013 hPa",
+            "29.9 inHg",
+            "5400 ft",
+            "1 h 20 min",
+            "1:05",
+            "20–25 min",
+            "90 s",
+            "0 20\n5 180\n10 200",
+            "0:30 75F\n1:00 82F",
+            "21.5 22,0 23",
+            "12 8 24",
+            "1013,25 hPa",
+            "3/4",
+            "½ in",
+            "1.5e3",
+            "20 to 25 minutes",
+            "7 min 30 s"};
+}
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
     const std::string text(textOf(data, size));

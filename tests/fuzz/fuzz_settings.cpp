@@ -3,7 +3,7 @@
 
 // Settings, dials, marks and bands as they are typed; what is read is written as what reads again.
 #include "food/doneness.h"
-#include "fuzz/must.h"
+#include "fuzz/seeds.h"
 #include "kitchen/catalogue.h"
 #include "kitchen/dial.h"
 #include "kitchen/marks.h"
@@ -13,6 +13,28 @@
 
 using namespace dynamet;
 using namespace dynamet::kitchen;
+
+std::vector<std::string> fuzz::seeds() {
+    return {"oven=180C",
+            "oven=350F; fan=on",
+            "flame=medium",
+            "level=7",
+            "flame=medium-high; preheat=220C",
+            "gas 4",
+            "medium",
+            "P7",
+            "1200 W",
+            "under=9; lid=17",
+            "left=full, middle=off, right=low",
+            "vents=half",
+            "low 0.15\nmedium 0.5\nfull 1",
+            "LOW 300 W, HI 1800 W",
+            "off, 1, 2, 3",
+            "rare 48 52 54\nmedium rare 52 55 57",
+            "medium: 130–135 °F",
+            "180",
+            "1/2"};
+}
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
     static const std::vector<Appliance> kinds = [] {

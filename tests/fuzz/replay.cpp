@@ -2,8 +2,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 
 // Runs a fuzz target where no coverage is measured: all inputs of the folders that are named, then
-// changed ones until the time is up. The same every time: seeded. Takes the options of libFuzzer
-// that scripts/fuzz gives, and prints its count.
+// changed ones until the time is up or so many were run. The same every time: seeded. Takes the
+// options of libFuzzer that scripts/fuzz gives, and prints its count.
 #include <algorithm>
 #include <chrono>
 #include <cstdint>
@@ -12,11 +12,13 @@
 #include <filesystem>
 #include <fstream>
 #include <iterator>
+#include <limits>
 #include <random>
 #include <string>
 #include <vector>
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size);
+extern "C" int LLVMFuzzerInitialize(int* argc, char*** argv);
 
 namespace {
 
@@ -72,19 +74,25 @@ Input changed(Input input, const std::vector<Input>& all, std::mt19937_64& rando
 } // namespace
 
 int main(int argc, char** argv) {
-    double seconds = 1;
+    LLVMFuzzerInitialize(&argc, &argv);
+    double seconds = std::numeric_limits<double>::infinity();
+    long runs = std::numeric_limits<long>::max();
     std::vector<Input> all;
     for (int i = 1; i < argc; ++i) {
         const std::string word = argv[i];
-        const std::string time = "-max_total_time=";
+        const std::string time = "-max_total_time=", times = "-runs=";
         if (word.starts_with(time))
             seconds = std::atof(word.c_str() + time.size());
+        else if (word.starts_with(times))
+            runs = std::atol(word.c_str() + times.size());
         else if (!word.starts_with("-"))
             for (Input& input : inputsIn(word))
                 all.push_back(std::move(input));
     }
-    if (all.empty())
-        all.emplace_back();
+    if (all.empty()) { // changes of nothing would find nothing
+        std::fprintf(stderr, "no inputs to begin from\n");
+        return 1;
+    }
     long count = 0;
     const auto run = [&](const Input& input) {
         LLVMFuzzerTestOneInput(input.data(), input.size());
@@ -94,8 +102,9 @@ int main(int argc, char** argv) {
         run(input);
     std::mt19937_64 random(1);
     const auto begun = std::chrono::steady_clock::now();
-    while (std::chrono::duration<double>(std::chrono::steady_clock::now() - begun).count() <
-           seconds)
+    while (count < runs &&
+           std::chrono::duration<double>(std::chrono::steady_clock::now() - begun).count() <
+               seconds)
         run(changed(all[random() % all.size()], all, random));
     std::fprintf(stderr, "stat::number_of_executed_units: %ld\n", count);
     return 0;

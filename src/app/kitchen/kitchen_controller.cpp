@@ -101,7 +101,7 @@ void KitchenController::addVessels(Listing& out, const kitchen::Kitchen& from, b
         addRow(out, {v.id, v.count > 1 ? fmt::format("{} × {}", v.name, v.count) : v.name, retired},
                {toQt(kitchen::materialOf(v.material).name),
                 toQt(printLength(v.baseDiameterM, units.inches)), kinds::mass(40).show(v.massKg),
-                v.highestTemperatureK ? toQt(printDegrees(*v.highestTemperatureK, units.fahrenheit))
+                v.highestTemperatureK ? toQt(printDegrees(*v.highestTemperatureK, units))
                                       : QStringLiteral("no limit")});
 }
 

@@ -12,8 +12,8 @@
 #include "app/translate/words_dialog.h"
 #include "book/recipe_request.h"
 #include "quantity/parse_measures.h"
-#include "recipe/quick_line.h"
 #include "recipe_text/binding.h"
+#include "recipe_text/filled.h"
 #include "words/stage_words.h"
 
 #include <QPointer>
@@ -28,8 +28,8 @@ constexpr double kThicknessStepM = 0.001;
 } // namespace
 
 WrittenPane::WrittenPane(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), chooser_(new QComboBox),
-      text_(new RecipeTextView(document)), facts_(new QLabel),
+    : QWidget(parent), document_(document), quick_(new QuickLine(document)),
+      chooser_(new QComboBox), text_(new RecipeTextView(document)), facts_(new QLabel),
       movesWords_(new QLabel(QStringLiteral("Move to another appliance"))), moves_(new QComboBox),
       piece_(new QLabel) {
     setObjectName(QStringLiteral("pane"));
@@ -52,6 +52,11 @@ WrittenPane::WrittenPane(Document& document, QWidget* parent)
     build();
     connect(chooser_, &QComboBox::currentIndexChanged, this, &WrittenPane::showRecipe);
     connect(moves_, &QComboBox::currentIndexChanged, this, &WrittenPane::changed);
+    connect(quick_, &QuickLine::answered, this, [this] {
+        chooser_->setEnabled(!quick_->recipe());
+        showRecipe();
+    });
+    connect(quick_, &QuickLine::kept, this, [this](const QString& id) { chooseRecipe(toStd(id)); });
     for (StepperSlider* slider : {thickness_, start_}) {
         connect(slider, &StepperSlider::valueChanged, this, [this] {
             showFacts();
@@ -115,25 +120,7 @@ void WrittenPane::build() {
     second->addWidget(recipe, 1);
     second->addWidget(piece, 1);
     whenWritten_ = {recipe, piece, what, thickness_, start_};
-    line_ = new QLineEdit;
-    line_->setAccessibleName(QStringLiteral("Quick"));
-    line_->setPlaceholderText(QStringLiteral("Quick: salmon, 12 min, wall oven"));
-    line_->setClearButtonEnabled(true);
-    understood_ = new QLabel;
-    understood_->setObjectName(QStringLiteral("note"));
-    understood_->setAccessibleName(QStringLiteral("Quick, understood"));
-    understood_->setWordWrap(true);
-    understood_->hide();
-    keepLine_ = button(QStringLiteral("Keep it as a recipe"), &WrittenPane::keepQuick);
-    keepLine_->hide();
-    connect(line_, &QLineEdit::returnPressed, this, &WrittenPane::askQuick);
-    connect(line_, &QLineEdit::textChanged, this, [this](const QString& text) {
-        if (text.trimmed().isEmpty())
-            leaveQuick();
-    });
-    box->addWidget(line_);
-    box->addWidget(understood_);
-    box->addWidget(keepLine_);
+    box->addWidget(quick_);
     box->addWidget(overline);
     box->addLayout(first);
     box->addWidget(facts_);
@@ -156,8 +143,7 @@ void WrittenPane::build() {
 
 void WrittenPane::fillRecipes() {
     const QSignalBlocker quiet(chooser_);
-    if (quick_ && !findAppliance(document_.kitchen(), quick_->last().place.applianceId))
-        line_->clear(); // another book, or the appliance is gone
+    quick_->leaveIfGone();
     if (day_ && !findSite(document_.kitchen(), day_->siteId))
         day_.reset();
     showWeather();
@@ -189,8 +175,8 @@ void WrittenPane::fillMoves() {
 }
 
 const recipe::Recipe* WrittenPane::recipe() const {
-    if (quick_)
-        return &*quick_;
+    if (quick_->recipe())
+        return &*quick_->recipe();
     const int at = chooser_->currentIndex();
     const auto& all = document_.recipes();
     return at >= 0 && at < static_cast<int>(all.size()) ? &all[static_cast<std::size_t>(at)]
@@ -273,50 +259,6 @@ std::optional<translate::Request> WrittenPane::request() const {
     return out;
 }
 
-void WrittenPane::askQuick() {
-    if (line_->text().trimmed().isEmpty())
-        return;
-    const auto read = recipe::readQuickLine(toStd(line_->text()), document_.kitchen(),
-                                            document_.units().temperature());
-    understood_->show();
-    if (!read) {
-        understood_->setText(toQt(read.error(), document_.units()));
-        return;
-    }
-    QStringList filled;
-    for (const std::string& one : read->filledIn)
-        filled << toQt(one);
-    understood_->setText(QStringLiteral("understood: ") + filled.join(QStringLiteral(", ")));
-    quick_ = read->recipe;
-    quick_->id = book::newId();
-    keepLine_->show();
-    chooser_->setEnabled(false);
-    showRecipe();
-}
-
-void WrittenPane::leaveQuick() {
-    understood_->hide();
-    keepLine_->hide();
-    chooser_->setEnabled(true);
-    if (!std::exchange(quick_, std::nullopt))
-        return;
-    showRecipe();
-    emit changed();
-}
-
-void WrittenPane::keepQuick() {
-    if (!quick_)
-        return;
-    const recipe::Recipe kept = *quick_;
-    if (const auto done = document_.addRecipe(kept); !done) {
-        document_.say(
-            QStringLiteral("%1; nothing was added.").arg(toQt(done.error(), document_.units())));
-        return;
-    }
-    line_->clear(); // leaves the quick line
-    chooseRecipe(kept.id);
-}
-
 void WrittenPane::editWeather() {
     WeatherDialog dialog(document_, day_, this);
     if (dialog.exec() != QDialog::Accepted || dialog.day() == day_)
@@ -347,10 +289,9 @@ void WrittenPane::keep(const Result<void>& done) {
 
 /// In the book, or in the line that is answered.
 void WrittenPane::keepChange(const recipe::Recipe& changed) {
-    if (!quick_)
+    if (!quick_->recipe())
         return keep(document_.changeRecipe(changed));
-    quick_ = changed;
-    showRecipe();
+    quick_->change(changed);
 }
 
 void WrittenPane::editRecipe() {
@@ -389,16 +330,6 @@ void WrittenPane::newRecipe() {
         editPiece();
 }
 
-std::optional<recipe::Recipe> WrittenPane::fromWords(const recipe::Recipe& recipe) const {
-    recipe_text::ReadWith with;
-    with.kitchen = &document_.kitchen();
-    with.scales = food::scalesWith(document_.choices().scales);
-    with.applianceId = recipe.stages.front().place.applianceId;
-    with.corrections = recipe.corrections;
-    auto read = recipe_text::recipeFrom(recipe.name, recipe.text, with);
-    return read ? std::optional(std::move(read->recipe)) : std::nullopt;
-}
-
 void WrittenPane::editBinding(int link) {
     const recipe::Recipe* r = recipe();
     if (!r)
@@ -410,21 +341,10 @@ void WrittenPane::editBinding(int link) {
     BindingDialog dialog(document_, all[at], this);
     if (dialog.exec() != QDialog::Accepted)
         return;
-    recipe::Recipe changedRecipe = *r;
-    const recipe::Correction& made = dialog.correction();
-    std::erase_if(changedRecipe.corrections, [&](const recipe::Correction& one) {
-        return one.begin == made.begin && one.text == made.text;
-    });
-    const auto before = fromWords(*r);
-    changedRecipe.corrections.push_back(made);
-    // Stages that nobody changed since they came from the words follow them.
-    if (before && before->stages == r->stages)
-        if (const auto after = fromWords(changedRecipe)) {
-            changedRecipe.stages = after->stages;
-            changedRecipe.goal = after->goal;
-            changedRecipe.time = after->time;
-        }
-    keepChange(changedRecipe);
+    recipe_text::ReadWith with;
+    with.kitchen = &document_.kitchen();
+    with.scales = food::scalesWith(document_.choices().scales);
+    keepChange(correctedRecipe(*r, dialog.correction(), with));
 }
 
 void WrittenPane::editPiece() {

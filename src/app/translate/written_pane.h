@@ -4,17 +4,16 @@
 #pragma once
 
 #include "app/document/document.h"
+#include "app/translate/quick_line.h"
 #include "app/translate/recipe_text_view.h"
 #include "app/widgets/stepper_slider.h"
 #include "kitchen/cook_day.h"
-#include "recipe_text/filled.h"
 #include "words/translation_words.h"
 
 #include <optional>
 
 #include <QComboBox>
 #include <QLabel>
-#include <QLineEdit>
 #include <QPushButton>
 #include <QWidget>
 
@@ -50,7 +49,6 @@ class WrittenPane : public QWidget {
     /// Says why a change was not kept.
     void keep(const Result<void>& done);
     void editRecipe();
-    std::optional<recipe::Recipe> fromWords(const recipe::Recipe& recipe) const;
     /// A mark was clicked: what it means can be corrected.
     void editBinding(int link);
     void newRecipe();
@@ -60,17 +58,10 @@ class WrittenPane : public QWidget {
     void showWeather();
     std::optional<kitchen::CookDay> day_; ///< of the cook, while the window is open
     QPushButton* weather_ = nullptr;
-    /// Answers the line without keeping a recipe.
-    void askQuick();
-    void leaveQuick();
-    void keepQuick();
     void keepChange(const recipe::Recipe& changed);
-    std::optional<recipe::Recipe> quick_; ///< while a line is answered
-    QLineEdit* line_ = nullptr;
-    QLabel* understood_ = nullptr;
-    QPushButton* keepLine_ = nullptr;
     recipe::Recipe shown_; ///< as the book has it; the sliders may say otherwise
     Document& document_;
+    QuickLine* quick_;
     QComboBox* chooser_;
     RecipeTextView* text_;
     QLabel* facts_;
