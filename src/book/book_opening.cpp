@@ -59,8 +59,8 @@ Result<void> looksLikeABook(const std::string& path) {
     file.read(head.data(), head.size());
     const bool sqlite = file.gcount() == 72 && std::memcmp(head.data(), "SQLite format 3", 16) == 0;
     std::uint32_t id = 0;
-    for (int i = 0; i < 4; ++i)
-        id = id << 8 | static_cast<unsigned char>(head[static_cast<std::size_t>(68 + i)]);
+    for (std::size_t i = 0; i < 4; ++i)
+        id = id << 8 | static_cast<unsigned char>(head[68 + i]);
     if (!sqlite || static_cast<std::int32_t>(id) != kApplicationId)
         return fail(
             Errc::corruptData,

@@ -41,7 +41,8 @@ std::map<std::string, double> valuesOf(const std::vector<Marked>& marks,
     return out;
 }
 
-RunLog::RunLog(std::map<ChannelId, std::string> roles, std::map<ChannelId, ChannelSpec> specs) {
+RunLog::RunLog(const std::map<ChannelId, std::string>& roles,
+               std::map<ChannelId, ChannelSpec> specs) {
     for (const auto& [id, role] : roles)
         if (!role.empty())
             kept_[id] = {role, specs[id], id.instrument, {}, {}};

@@ -42,7 +42,7 @@ class RunLog {
   public:
     /// Which channels belong to it, and what each measures there; what an instrument showed last
     /// before is where its clock stands now.
-    RunLog(std::map<ChannelId, std::string> roles, std::map<ChannelId, ChannelSpec> specs);
+    RunLog(const std::map<ChannelId, std::string>& roles, std::map<ChannelId, ChannelSpec> specs);
     /// The instrument's clock at the start (its newest reading before).
     void clockStands(const std::string& instrument, double deviceS);
     /// Takes a reading that came `arrivedS` after the start. Returns what it added, by role.

@@ -80,12 +80,15 @@ TEST(FirstStart, ANewKitchenKnowsWhereWaterBoilsAndHowToBegin) {
               QStringLiteral("Attic · 1000 m · water boils at 96.6 °C")); // IF97
     EXPECT_FALSE(isThere(bench.window.get(), "Line-up of appliances"))
         << "the empty line-up says what to do";
+    for (const char* ofNothing : {"Trace of the readings", "Setting to be rated"})
+        EXPECT_FALSE(isThere(bench.window.get(), ofNothing)) << "207: a scale of nothing";
     inDialog([](QWidget* dialog) {
         type(dialog, "Name of the appliance", QStringLiteral("Old oven"));
         QTest::keyClick(dialog, Qt::Key_Return);
     });
     click(bench.window.get(), "Add an appliance");
-    EXPECT_TRUE(isThere(bench.window.get(), "Line-up of appliances"));
+    for (const char* there : {"Line-up of appliances", "Setting to be rated"})
+        EXPECT_TRUE(isThere(bench.window.get(), there)) << there;
     EXPECT_EQ(bench.document.kitchen().appliances.front().name, "Old oven");
 }
 

@@ -205,5 +205,26 @@ TEST(Filled, ACorrectionHoldsUntilItsWordsAreGone) {
     EXPECT_EQ(corrected(bindingsIn(gone), gone, {fahrenheit}), bindingsIn(gone));
 }
 
+TEST(Filled, StagesFollowACorrectionUntilACookChangesThem) {
+    const auto kitchen = kitchenOfText();
+    ReadWith with;
+    with.kitchen = &kitchen;
+    const std::string text = "Bake at 180 °C for 20 minutes.";
+    const recipe::Recipe read = filled(text).recipe;
+    const std::size_t at = text.find("20 minutes");
+    const recipe::Correction half{at, "20 minutes", "duration", 1800, 1800};
+    const recipe::Recipe longer = correctedRecipe(read, half, with);
+    EXPECT_NEAR(longer.last().end.afterS, 1800, 1e-9);
+    const recipe::Correction three{at, "20 minutes", "duration", 2700, 2700};
+    const recipe::Recipe again = correctedRecipe(longer, three, with);
+    EXPECT_EQ(again.corrections.size(), 1u) << "the newest of the same words";
+    EXPECT_NEAR(again.last().end.afterS, 2700, 1e-9);
+    recipe::Recipe own = read;
+    own.last().end.afterS = 1000;
+    const recipe::Recipe kept = correctedRecipe(own, half, with);
+    EXPECT_NEAR(kept.last().end.afterS, 1000, 1e-9) << "what a cook set stays";
+    EXPECT_EQ(kept.corrections.size(), 1u);
+}
+
 } // namespace
 } // namespace dynamet::recipe_text

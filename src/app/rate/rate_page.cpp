@@ -57,6 +57,7 @@ RatePage::RatePage(Document& document, QWidget* parent)
                           static_cast<QWidget*>(coals_), static_cast<QWidget*>(openCoals_)})
         pages_->addWidget(page);
     box->addWidget(pages_, 1);
+    box->addStretch(0);
     connect(header_, &RateHeader::pageChosen, this, &RatePage::showPage);
     connect(header_, &RateHeader::withChosen, cells_, &CellChooser::showSheet);
     connect(header_, &RateHeader::testWanted, this, &RatePage::showTest);
@@ -173,6 +174,7 @@ void RatePage::showAppliance(const std::string& id) {
     const bool another = id != rating_.applianceId();
     const bool there = rating_.choose(id);
     setEnabled(there);
+    pages_->setVisible(there); // a scale of nothing would be a number without a meaning
     refreshHeader();
     if (there) {
         cells_->showAppliance(another);
