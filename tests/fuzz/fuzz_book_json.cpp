@@ -5,40 +5,16 @@
 #include "food/doneness.h"
 #include "formats/snapshot_json.h"
 #include "fuzz/seeds.h"
-#include "kitchen/typical.h"
+#include "fuzz/small_kitchen.h"
 #include "recipe/recipe_json.h"
-#include "recipe/said.h"
 
 #include <tuple>
 
 using namespace dynamet;
 
-namespace {
-
-kitchen::Kitchen smallKitchen() {
-    kitchen::Kitchen out;
-    kitchen::Site home;
-    home.id = home.name = "home";
-    out.sites.push_back(home);
-    kitchen::Appliance oven = *kitchen::typicalAppliance(kitchen::ApplianceKind::stillOven);
-    oven.id = oven.name = "oven";
-    oven.siteId = "home";
-    out.appliances.push_back(oven);
-    return out;
-}
-
-} // namespace
-
 std::vector<std::string> fuzz::seeds() {
-    const kitchen::Kitchen kitchen = smallKitchen();
-    recipe::Recipe recipe;
-    recipe.name = "Roast";
-    recipe.piece.food = food::shippedFoods().front();
-    recipe::asUsual(recipe.piece);
-    recipe.text = "Roast at 180 °C.";
-    recipe.last().place = {"oven", kitchen::usualSetting(kitchen.appliances.front().controls),
-                           "middle", ""};
-    const std::string json = recipe::recipeJson(recipe, kitchen);
+    const kitchen::Kitchen kitchen = fuzz::smallKitchen();
+    const std::string json = recipe::recipeJson(roastIn(kitchen), kitchen);
     MUST(recipe::readRecipe(json, kitchen).has_value());
     return {json, food::scalesJson({food::shippedScales().front()}),
             R"({"format": "dynamet-translation-snapshot", "version": 1, "rows": [
@@ -47,7 +23,7 @@ std::vector<std::string> fuzz::seeds() {
 }
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
-    static const kitchen::Kitchen kitchen = smallKitchen();
+    static const kitchen::Kitchen kitchen = fuzz::smallKitchen();
     const std::string text(textOf(data, size));
     if (const auto read = recipe::readRecipe(text, kitchen)) {
         const auto again = recipe::readRecipe(recipe::recipeJson(*read, kitchen), kitchen);

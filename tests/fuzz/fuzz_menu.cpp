@@ -3,32 +3,15 @@
 
 // Menus and plans of cooks as they stand in a book's cells, and clocks as they are typed.
 #include "fuzz/seeds.h"
-#include "kitchen/typical.h"
+#include "fuzz/small_kitchen.h"
 #include "plan/menu.h"
-#include "recipe/said.h"
 #include "run/course.h"
 #include "run/judged.h"
 
 using namespace dynamet;
 
-namespace {
-
-kitchen::Kitchen smallKitchen() {
-    kitchen::Kitchen out;
-    kitchen::Site home;
-    home.id = home.name = "home";
-    out.sites.push_back(home);
-    kitchen::Appliance oven = *kitchen::typicalAppliance(kitchen::ApplianceKind::stillOven);
-    oven.id = oven.name = "oven";
-    oven.siteId = "home";
-    out.appliances.push_back(oven);
-    return out;
-}
-
-} // namespace
-
 std::vector<std::string> fuzz::seeds() {
-    const kitchen::Kitchen kitchen = smallKitchen();
+    const kitchen::Kitchen kitchen = fuzz::smallKitchen();
     const auto& oven = kitchen.appliances.front();
     plan::Menu menu;
     menu.name = "Sunday";
@@ -46,10 +29,7 @@ std::vector<std::string> fuzz::seeds() {
     dish.setting = kitchen::usualSetting(oven.controls);
     menu.dishes = {dish, plan::MenuDish{"2", "gone", 0, "", {}, 0, 600, {}}};
     run::PlannedCook planned;
-    planned.recipe.name = "Roast";
-    planned.recipe.piece.food = food::shippedFoods().front();
-    recipe::asUsual(planned.recipe.piece);
-    planned.recipe.last().place = {"oven", kitchen::usualSetting(oven.controls), "middle", ""};
+    planned.recipe = roastIn(kitchen);
     planned.pullK = 330;
     planned.latestS = 4000;
     run::Judged judged;
@@ -64,7 +44,7 @@ std::vector<std::string> fuzz::seeds() {
 }
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
-    static const kitchen::Kitchen kitchen = smallKitchen();
+    static const kitchen::Kitchen kitchen = fuzz::smallKitchen();
     const std::string text(textOf(data, size));
     if (const auto menu = plan::readMenu(text, kitchen)) {
         const auto again = plan::readMenu(menuJson(*menu, kitchen), kitchen);
