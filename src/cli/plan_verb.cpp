@@ -35,8 +35,11 @@ Result<Asked> askedOf(const PlanOptions& options) {
     const auto recipes = loadRecipes(*book, out.kitchen);
     const auto menus = loadMenus(*book, out.kitchen);
     const auto rated = ratedTimes(*book, out.kitchen);
-    if (!recipes || !menus || !rated)
-        return tl::unexpected(!recipes ? recipes.error() : !menus ? menus.error() : rated.error());
+    const auto choices = loadChoicesAndLearned(*book, out.kitchen);
+    if (!recipes || !menus)
+        return tl::unexpected(!recipes ? recipes.error() : menus.error());
+    if (!rated || !choices)
+        return tl::unexpected(!rated ? rated.error() : choices.error());
     out.rated = *rated;
     std::string known;
     for (const plan::Menu& menu : *menus) {
@@ -64,10 +67,8 @@ Result<Asked> askedOf(const PlanOptions& options) {
                     fmt::format("nothing is begun before {}, and it is served at {}",
                                 plan::clockText(*out.menu.notBeforeMin),
                                 plan::clockText(out.menu.serveMin)));
-    out.requests =
-        book::requestsOf(out.menu, *recipes, out.kitchen,
-                         loadChoicesAndLearned(*book, out.kitchen).value_or(book::Choices{}),
-                         Units{options.fahrenheit, options.fahrenheit});
+    out.requests = book::requestsOf(out.menu, *recipes, out.kitchen, *choices,
+                                    Units{options.fahrenheit, options.fahrenheit});
     for (const auto& request : out.requests)
         out.names.push_back(request ? request->recipe.name : "a recipe that is gone");
     return out;

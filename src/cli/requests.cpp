@@ -77,8 +77,10 @@ Result<translate::Request> requestFor(const TranslateOptions& options) {
             return tl::unexpected(today.error());
         if (*today)
             *kitchen = kitchen::onDay(std::move(*kitchen), **today);
-        const auto choices = loadChoicesAndLearned(*book, *kitchen).value_or(book::Choices{});
-        auto request = requestOf(recipe, std::move(*kitchen), choices);
+        const auto choices = loadChoicesAndLearned(*book, *kitchen);
+        if (!choices)
+            return tl::unexpected(choices.error());
+        auto request = requestOf(recipe, std::move(*kitchen), *choices);
         request.units.fahrenheit = options.fahrenheit;
         request.others = *recipes;
         if (options.stage > 0)

@@ -68,8 +68,10 @@ Result<Answer> nextBest(const TranslateOptions& options) {
     const auto recipes = loadRecipes(*book, *kitchen);
     if (!recipes)
         return tl::unexpected(recipes.error());
-    const auto choices = loadChoicesAndLearned(*book, *kitchen).value_or(book::Choices{});
-    const auto requests = book::requestsOf(*recipes, *kitchen, choices);
+    const auto choices = loadChoicesAndLearned(*book, *kitchen);
+    if (!choices)
+        return tl::unexpected(choices.error());
+    const auto requests = book::requestsOf(*recipes, *kitchen, *choices);
     const Units units{options.fahrenheit, options.fahrenheit};
     Answer out;
     nlohmann::json json{
@@ -191,7 +193,9 @@ Result<Answer> rewrite(const RewriteOptions& options) {
     const auto from = applianceNamed(*kitchen, options.from);
     if (!from)
         return tl::unexpected(from.error().in("--from"));
-    const auto choices = loadChoicesAndLearned(*book, *kitchen).value_or(book::Choices{});
+    const auto choices = loadChoicesAndLearned(*book, *kitchen);
+    if (!choices)
+        return tl::unexpected(choices.error());
     recipe_text::ReadWith with;
     with.kitchen = &*kitchen;
     with.applianceId = from->id;
@@ -202,7 +206,7 @@ Result<Answer> rewrite(const RewriteOptions& options) {
     if (read->recipe.name.empty())
         read->recipe.name = options.text;
     read->recipe.id = "text";
-    auto request = requestOf(read->recipe, std::move(*kitchen), choices);
+    auto request = requestOf(read->recipe, std::move(*kitchen), *choices);
     request.units.fahrenheit = with.scale == TemperatureUnit::fahrenheit;
     if (read->recipe.stages.size() > 1)
         request.moved = read->recipe.stages.size() - 1;

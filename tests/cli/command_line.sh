@@ -161,6 +161,17 @@ expect 1 "the book has Harvest table" "$cli" plan "$work/k.dynamet" --menu "Brun
 expect 2 "no time of day" "$cli" plan "$work/k.dynamet" --menu "Harvest table" --serve noonish
 expect 2 "nothing is begun before" "$cli" plan "$work/k.dynamet" --menu "Harvest table" --from 20:00
 expect 2 "" "$cli" dance
+# 208: the house methods of a book cannot be read: no number is worked out with others
+cp "$work/k.dynamet" "$work/damaged.dynamet"
+python3 -c "
+import sqlite3,sys
+with sqlite3.connect(sys.argv[1]) as db:
+    db.execute(\"INSERT OR REPLACE INTO book_info (key, value) VALUES ('schools', '{')\")" "$work/damaged.dynamet"
+unread="the book's choices"
+expect 1 "$unread" "$cli" translate "$work/damaged.dynamet" --recipe pork-caraway
+expect 1 "$unread" "$cli" narrow "$work/damaged.dynamet"
+expect 1 "$unread" "$cli" plan "$work/damaged.dynamet" --menu "Harvest table"
+expect 1 "$unread" "$cli" rewrite "$work/damaged.dynamet" --text "$work/salmon.txt" --from "Shelf oven" --to "Basket fryer"
 [[ $failures -eq 0 ]] && echo "every call answered as documented"
 # A book as open JSON: out, in, out again gives the same bytes; a part of it goes into an empty book.
 cp "$demo/demo.dynamet" "$work/demo.dynamet" # an export is remembered in the book

@@ -90,6 +90,8 @@ void CookDesk::solveAgain() {
     PlanWorker::Question question{asked_.menu, document_.kitchen(), {}, {}, asked_.underway};
     if (const auto rated = ratedTimes(document_.book(), document_.kitchen()))
         question.rated = *rated;
+    else
+        document_.say(toQt(rated.error(), document_.units()));
     question.requests = requestsOf(asked_.menu, document_.recipes(), document_.kitchen(),
                                    document_.choices(), document_.units());
     planner_.start(question);

@@ -169,6 +169,8 @@ void PlanPage::planAnew() {
         answer_.reset();
     planned_ = *now;
     auto rated = book::ratedTimes(document_.book(), document_.kitchen());
+    if (!rated)
+        document_.say(toQt(rated.error(), document_.units()));
     says_->setText(QStringLiteral("Working out what each dish takes…"));
     stop_->show();
     worker_.start({*now, document_.kitchen(), rated.value_or(plan::RatedTimes{}),
