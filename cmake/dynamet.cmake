@@ -7,6 +7,10 @@ if(DYNAMET_SANITIZE)
   target_compile_options(dynamet_warnings INTERFACE $<$<CXX_COMPILER_ID:GNU>:-Wno-maybe-uninitialized>)
   add_compile_options(-fsanitize=${DYNAMET_SANITIZE} -fno-omit-frame-pointer -fno-sanitize-recover=undefined)
   add_link_options(-fsanitize=${DYNAMET_SANITIZE})
+  find_program(LLD ld.lld)
+  if(LLD AND CMAKE_CXX_COMPILER_ID STREQUAL "Clang") # a fifth of the time
+    add_link_options(-fuse-ld=lld)
+  endif()
   # Eigen pads what it allocates when it sees the address sanitizer; a library built without it does
   # not, and each frees what the other made. The C library's own blocks are aligned enough.
   add_compile_definitions(EIGEN_MALLOC_ALREADY_ALIGNED=1)
