@@ -55,10 +55,11 @@ nlohmann::json waysJson(const translate::Ways& ways, const kitchen::Kitchen& kit
         nlohmann::json stages = nlohmann::json::array();
         for (const recipe::Stage& stage : way.stages) {
             const auto* on = findAppliance(kitchen, stage.place.applianceId);
-            nlohmann::json one{{"appliance", on ? on->name : ""},
-                               {"setting", settingText(on->controls, stage.place.setting)},
-                               {"zone", stage.place.zone},
-                               {"cover", enumName(stage.handling.cover)}};
+            nlohmann::json one{
+                {"appliance", on ? on->name : ""},
+                {"setting", on ? settingText(on->controls, stage.place.setting) : ""},
+                {"zone", stage.place.zone},
+                {"cover", enumName(stage.handling.cover)}};
             if (stage.end.coreK)
                 one["until_core_K"] = *stage.end.coreK;
             if (stage.end.afterS > 0)

@@ -145,7 +145,7 @@ nearestPoint(const std::function<Result<std::vector<double>>(double)>& residuals
     if (auto done = look(second); !done)
         return tl::unexpected(done.error());
     while (static_cast<int>(seen.size()) < search.mostCalls) {
-        const Point now = best();
+        const Point& now = best();
         const Point* other = neighbourOf(now, seen);
         if (!other)
             break;

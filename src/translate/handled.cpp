@@ -74,7 +74,7 @@ Result<HeatField> fieldIn(const Request& request, const recipe::Stage& written, 
     const bool withIt = !at.insertId.empty() && ratedWith(request, at, now.zone);
     auto field = fieldAt(request.kitchen, at.applianceId, now.setting, now.zone, at.vesselId,
                          withIt ? at.insertId : "");
-    if (!field)
+    if (!field || !appliance)
         return field;
     const auto* zone = findZone(*appliance, now.zone);
     if (!at.insertId.empty())

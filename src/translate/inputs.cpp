@@ -9,7 +9,6 @@
 namespace dynamet::translate {
 namespace {
 
-using kitchen::FieldKey;
 using kitchen::Term;
 
 const char* nameOf(Term term) {

@@ -159,7 +159,7 @@ std::vector<Narrowing> narrowingsOf(const Prepared& prepared, const Row& row) {
         if (one.narrowerS > kWorthSaying * widthS(before))
             out.push_back(one);
     };
-    const auto known = [&](Narrowing::Way way, recipe::FoodPiece better, double workS) {
+    const auto known = [&](Narrowing::Way way, const recipe::FoodPiece& better, double workS) {
         const FoodSpread then = spreadOf(prepared.request.priors, better);
         Narrowing one;
         one.way = way;
