@@ -321,7 +321,7 @@ Result<CsvDialect> sniffCsv(std::string_view text, const CsvAnswers& answers) {
     if (std::none_of(out.columns.begin(), out.columns.end(),
                      [](const CsvColumn& c) { return c.use == ColumnUse::readings; }))
         return fail(Errc::parse, "no column of readings found beside the time", out.firstRow);
-    return std::move(out);
+    return std::move(sniffer.out);
 }
 
 } // namespace dynamet::formats

@@ -35,7 +35,7 @@ Result<double> bareNumber(const Control& control, const std::string& typed) {
 
 Result<double> typedValue(const Control& control, const std::string& typed) {
     auto exact = bareNumber(control, typed);
-    if (exact)
+    if (exact.has_value())
         return exact;
     if (control.kind == ControlKind::watts)
         return parsePowerW(typed, 1);

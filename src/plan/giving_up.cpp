@@ -170,7 +170,7 @@ std::vector<Concession> concessionsOf(const MenuProblem& menu, const Conflict& c
             if (trial.has(changed, ways))
                 offer(GiveUp::anyCook, d, 0, "", changed);
         }
-        if (menu.menu.dishes[d].place && d < openWays.size() && !openWays[d].ways.empty()) {
+        if (d < openWays.size() && !openWays[d].ways.empty() && menu.menu.dishes[d].place) {
             changed = menu.menu;
             changed.dishes[d].place.reset();
             auto open = ways;

@@ -193,7 +193,7 @@ void MenuPane::fillDishes() {
         list_->addItem(item);
     }
     list_->setCurrentRow(std::clamp(current, list_->count() > 0 ? 0 : -1, list_->count() - 1));
-    const bool any = list_->count() > 0 && document_.isWritable();
+    const bool any = now && list_->count() > 0 && document_.isWritable();
     edit_->setEnabled(any);
     remove_->setEnabled(any);
     const int at = list_->currentRow();
