@@ -38,7 +38,8 @@ void SpotMap::paintEvent(QPaintEvent*) {
     p.setFont(look::textFont(15, true));
     for (int i = 0; i < count; ++i) {
         const double celsius = spots_[static_cast<std::size_t>(i)] - kZeroCelsiusK;
-        const QRectF cell(i % perRow_ * w, i / perRow_ * h, w - 2, h - 2);
+        const int row = i / perRow_, column = i % perRow_;
+        const QRectF cell(column * w, row * h, w - 2, h - 2);
         const QColor colour = look::heatColour(celsius);
         p.fillRect(cell, colour);
         const bool dark =
