@@ -12,7 +12,7 @@
 namespace dynamet::app {
 
 Commands::Commands(QWidget& window) : QObject(&window), menu_(new QMenu(&window)) {
-    const auto add = [&](Command command, const QString& name, QList<QKeySequence> keys) {
+    const auto add = [&](Command command, const QString& name, const QList<QKeySequence>& keys) {
         auto* action = new QAction(name, this);
         action->setShortcuts(keys);
         window.addAction(action);
