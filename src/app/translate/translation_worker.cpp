@@ -112,7 +112,7 @@ void TranslationWorker::start(const translate::Request& request,
     });
 }
 
-void TranslationWorker::takePrepared(quint64 id, PreparedPointer prepared,
+void TranslationWorker::takePrepared(quint64 id, const PreparedPointer& prepared,
                                      const std::vector<HeldRow>& first) {
     if (id != id_)
         return;

@@ -54,7 +54,8 @@ class TranslationWorker : public QObject {
                     const std::shared_ptr<const dynamet::translate::RowDetail>& detail);
 
   private:
-    void takePrepared(quint64 id, PreparedPointer prepared, const std::vector<HeldRow>& first);
+    void takePrepared(quint64 id, const PreparedPointer& prepared,
+                      const std::vector<HeldRow>& first);
     void takeRow(quint64 id, const translate::Row& row, bool complete);
     Beside beside_{2};
     quint64 id_ = 0, detailId_ = 0, triedId_ = 0;
